@@ -1,0 +1,1 @@
+<template><v-btn>Hello</v-btn></template>

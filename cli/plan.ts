@@ -1,0 +1,50 @@
+import { readFile } from 'node:fs/promises'
+import { text } from 'node:stream/consumers'
+import { worstOf } from '#core/checks/verdict'
+import { design } from '#core/choose/design'
+import { planFile } from '#core/exchange/plan-file'
+import { readProject } from '#core/exchange/project/read'
+
+const fail = (message: string): number => {
+  process.stderr.write(`${message}\n`)
+  return 2
+}
+
+async function input(file: string): Promise<string> {
+  return file === '-' ? text(process.stdin) : readFile(file, 'utf8')
+}
+
+/** `plan FILE [--holder ID]`: prints the plans as JSON. @returns the exit code */
+export async function planCommand(args: string[]): Promise<number> {
+  const at = args.indexOf('--holder')
+  const only = at >= 0 ? args[at + 1] : undefined
+  if (at >= 0 && only === undefined) return fail('--holder wants the id of a holder.')
+  const [file, ...more] = at >= 0 ? [...args.slice(0, at), ...args.slice(at + 2)] : args
+  if (file === undefined) return fail('Which file? plan FILE, or plan - for standard input.')
+  if (more.length > 0) return fail(`Not understood: ${more.join(' ')}`)
+
+  let content: string
+  try {
+    content = await input(file)
+  } catch (error) {
+    return fail(`Can’t read ${file}: ${(error as Error).message}`)
+  }
+  const project = readProject(content)
+  if (!project.ok) {
+    const where = file === '-' ? 'standard input' : file
+    return fail(
+      [`${where} can’t be used:`, ...project.problems.map((p) => `  ${p.path || 'the file'}: ${p.message}`)].join('\n'),
+    )
+  }
+  const { shop, tools, holders } = project.value
+  const asked = only === undefined ? holders : holders.filter((h) => h.id === only)
+  if (asked.length === 0)
+    return fail(only === undefined ? 'There is no holder in this file.' : `No holder has the id ${only}.`)
+  const byId = new Map(tools.map((t) => [t.id, t]))
+  const plans = asked.map((holder) => {
+    const d = design({ shop, tools: byId, holder })
+    return planFile(d, worstOf(d.verdicts))
+  })
+  process.stdout.write(`${JSON.stringify({ format: 'fingerling-plan', formatVersion: 1, plans }, null, 2)}\n`)
+  return 0
+}

@@ -1,0 +1,79 @@
+import type { Board, HolderModel } from '../model/model'
+import { gridStep, type LengthFormat } from '../units/format-length'
+import { printedMarks, toGrid } from '../units/grid'
+
+/** What a mark on a board is for. */
+export type MarkKind = 'datum' | 'saw' | 'centre' | 'end'
+
+/** One mark, as a running figure from the datum end. mm */
+export interface Mark {
+  kind: MarkKind
+  label: string
+  /** where the model has it */
+  x: number
+  /** where it is printed: on the shop's grid, to the nearest */
+  printed: number
+  /** from the back edge, printed, for a bore's centre */
+  across: number | null
+  /** diameter stamped on the bit, for a bore's centre */
+  bit: number | null
+  /** which side of a saw line or end mark is waste */
+  waste: 'left' | 'right' | null
+  seat: string | null
+  /** id of the figure it comes from */
+  figure: string | null
+}
+
+/** A figure of the chain: from one main mark to the next, the difference of what is printed. mm */
+export interface Link {
+  from: string
+  to: string
+  printed: number
+}
+
+/** Every mark of one board, and the chain from main mark to main mark. */
+export interface MarkedBoard {
+  board: string
+  marks: Mark[]
+  chain: Link[]
+}
+
+/**
+ * Marks of a board along its length from the datum end: ends, bore centres and saw lines, each to the nearest grid
+ * point by itself, never pitch by pitch, so that no mark is more than half a grid step out.
+ */
+export function boardMarks(model: HolderModel, board: Board, format: LengthFormat): MarkedBoard {
+  const grid = gridStep(format)
+  const mark = (kind: MarkKind, label: string, x: number, more: Partial<Mark> = {}): Mark => ({
+    kind,
+    label,
+    x,
+    printed: toGrid(x, grid),
+    across: null,
+    bit: null,
+    waste: null,
+    seat: null,
+    figure: null,
+    ...more,
+  })
+  const marks = [mark('datum', 'Datum end', 0)]
+  for (const opening of [...board.openings].sort((a, b) => a.centre.x - b.centre.x)) {
+    const seat = model.seats.find((s) => s.id === opening.seat)
+    const name = seat ? `${seat.place}` : opening.id
+    const { x, y } = opening.centre
+    const about = { seat: opening.seat, figure: opening.figures.x }
+    marks.push(
+      mark('saw', `Saw line ${name}, left`, x - opening.width / 2, { ...about, waste: 'right' }),
+      mark('centre', `Centre ${name}`, x, { ...about, across: toGrid(y, grid), bit: opening.bit }),
+      mark('saw', `Saw line ${name}, right`, x + opening.width / 2, { ...about, waste: 'left' }),
+    )
+  }
+  marks.push(mark('end', 'End', board.length, { waste: 'right', figure: board.figures.length }))
+  const main = marks.filter((m) => m.kind !== 'saw')
+  const { steps } = printedMarks(
+    main.map((m) => m.x),
+    grid,
+  )
+  const chain = steps.map((printed, i) => ({ from: main[i]!.label, to: main[i + 1]!.label, printed }))
+  return { board: board.id, marks, chain }
+}

@@ -1,0 +1,92 @@
+import { kindOf } from '../footprint/kinds'
+import { surenessOf } from '../footprint/tool'
+import { boredBy } from '../fit/bore'
+import { bitToBuy } from '../fit/bore'
+import type { Seat } from '../model/model'
+import { bitName } from '../shop/bit-name'
+import { SURE_SETTING } from '../shop/shop'
+import { formatLength } from '../units/format-length'
+import { formatMass, massUnitFor } from '../units/mass'
+import { bearingRule } from './rules'
+import { limitFrom, measurementsBehind, remedy, TOLERANCE, type Check, type Subject } from './subject'
+import type { Level, Remedy, Verdict } from './verdict'
+
+/** Wood under each head beside its slot: more is wanted under a heavy tool. */
+export const checkBearings: Check = (subject) =>
+  subject.model.seats.filter((s) => s.figures.slot).map((seat) => seatBearing(subject, seat))
+
+function seatBearing(subject: Subject, seat: Seat): Verdict {
+  const { trail, input } = subject
+  const { shop, tools } = input
+  const { left, right, slot } = seat.figures
+  const side = seat.extent.left <= seat.extent.right ? left! : right!
+  const extent = Math.min(seat.extent.left, seat.extent.right)
+  const [source] = measurementsBehind(trail, side)
+  const tool = source ? tools.get(source.tool) : undefined
+  const sure = SURE_SETTING[tool && source ? surenessOf(tool, source.field) : 'rule']
+  const doubt = limitFrom(subject, sure)
+  const width = trail.get(slot!).value
+  const id = `bearing:${seat.id}`
+  const title = `Bearing ${seat.place}`
+  const value = trail.derive(
+    id,
+    title,
+    extent - doubt / 2 - width / 2,
+    bearingRule,
+    `{${side}} − {${sure}} / 2 − {${slot}} / 2`,
+    { print: 'down' },
+  )
+
+  const heavyFrom = limitFrom(subject, 'heavyFrom')
+  const heavy = seat.mass !== null && seat.mass > heavyFrom
+  const limitKey = heavy ? 'bearingHeavy' : 'bearing'
+  const limit = limitFrom(subject, limitKey)
+  const heavyLimit = shop.settings.bearingHeavy
+  const unweighed = seat.mass === null && value < heavyLimit - TOLERANCE
+  const level: Level = value < limit - TOLERANCE ? 'stop' : unweighed ? 'watch' : 'pass'
+  const found = `${seat.name} bears on ${formatLength(value, shop, 'down')} of wood on each side of its slot`
+  const says =
+    level === 'pass'
+      ? `${found}; at least ${formatLength(limit, shop)} wanted.`
+      : level === 'watch'
+        ? `${found}; over ${formatMass(heavyFrom, massUnitFor(shop.unit))} it would want ${formatLength(heavyLimit, shop)}. Weigh it.`
+        : value <= 0
+          ? `${seat.name} would fall through its slot of ${formatLength(width, shop)}.`
+          : `${found}; at least ${formatLength(limit, shop)} is wanted${heavy ? ' for one so heavy' : ''}.`
+  return {
+    id,
+    check: 'bearing',
+    title,
+    level,
+    says,
+    seats: [seat.id],
+    board: seat.board,
+    figure: id,
+    limitFigure: limitKey,
+    measured: { value, limit, sense: 'at least', quantity: 'length', print: 'down' },
+    ...(level === 'watch' ? { measure: { tool: seat.tool, fields: ['mass'] } } : {}),
+    candidates: level === 'stop' ? candidates(subject, seat, limit) : [],
+  }
+}
+
+function candidates({ input, trail }: Subject, seat: Seat, limit: number): Remedy[] {
+  const { shop, holder, tools } = input
+  const found: Remedy[] = []
+  const tool = tools.get(seat.tool)
+  for (const attitude of kindOf(tool?.kind ?? '')?.attitudes ?? []) {
+    if (attitude.turn !== seat.turn)
+      found.push(remedy(`Turn it: ${attitude.label}`, { kind: 'turn', seat: seat.id, turn: attitude.turn }))
+  }
+  const fit = holder.choices.fit ?? 'sliding'
+  if (fit === 'easy') found.push(remedy('Sliding fit', { kind: 'choice', key: 'fit', value: 'sliding' }))
+  if (fit !== 'snug') found.push(remedy('Snug fit', { kind: 'choice', key: 'fit', value: 'snug' }))
+  if (holder.choices.slots !== 'jigsawn')
+    found.push(remedy('Cut the slots with a jigsaw', { kind: 'choice', key: 'slots', value: 'jigsawn' }))
+  const widest = 2 * (Math.min(seat.extent.left, seat.extent.right) - limit)
+  const buy = bitToBuy(trail.get(seat.figures.needed!).value, shop.unit, widest)
+  if (buy !== null && !shop.bits.some((b) => Math.abs(boredBy(b) - buy) < TOLERANCE)) {
+    found.push(remedy(`Buy a ${bitName(buy, shop)} bit`, { kind: 'bit to buy', diameter: buy }))
+  }
+  found.push(remedy(`Leave ${seat.name} out`, { kind: 'leave out', seats: [seat.id] }))
+  return found
+}

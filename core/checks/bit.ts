@@ -1,0 +1,70 @@
+import { bitToBuy, boredBy, isLoose } from '../fit/bore'
+import { bitName } from '../shop/bit-name'
+import { FIT_SETTING, type Fit } from '../shop/shop'
+import { formatLength } from '../units/format-length'
+import { limitFrom, remedy, TOLERANCE, type Check, type Subject } from './subject'
+import type { Remedy, Verdict } from './verdict'
+import type { Opening, Seat } from '../model/model'
+
+/** Whether a bit is there for each bored opening, and whether its hole leaves the tool loose. */
+export const checkBits: Check = (subject) =>
+  subject.model.boards.flatMap((board) =>
+    board.openings.flatMap((opening) => {
+      const seat = subject.model.seats.find((s) => s.opening === opening.id)
+      return seat ? [openingBit(subject, opening, seat, board.id)] : []
+    }),
+  )
+
+function openingBit(subject: Subject, opening: Opening, seat: Seat, board: string): Verdict {
+  const { input, trail } = subject
+  const { shop, holder } = input
+  const verdict = (level: Verdict['level'], says: string, candidates: Remedy[] = []): Verdict => ({
+    id: `bit:${seat.id}`,
+    check: 'bit',
+    title: `Bit for ${seat.place}`,
+    level,
+    says,
+    seats: [seat.id],
+    board,
+    figure: seat.figures.slot,
+    candidates,
+  })
+  const needed = trail.get(seat.figures.needed!).value
+  const { bit: diameter } = opening
+  if (diameter === null) {
+    if (holder.choices.slots === 'jigsawn')
+      return verdict('pass', `Slot ${seat.place} is sawn to the line: no bit needed.`)
+    const buy = bitToBuy(needed, shop.unit)!
+    const says = `No bit you own bores ${formatLength(needed, shop, 'up')} for ${seat.name}; a ${bitName(buy, shop)} one would.`
+    return verdict('stop', says, [...buying(subject, needed), ...tighter(subject), jigsaw])
+  }
+  const bit = shop.bits.find((b) => b.diameter === diameter)!
+  const name = bitName(diameter, shop)
+  const size = trail.get(seat.figures.neckAcross!).value
+  const allowance = shop.settings[FIT_SETTING[(holder.choices.fit ?? 'sliding') as Fit]]
+  if (isLoose(boredBy(bit), size, allowance, limitFrom(subject, 'looseTimes'), limitFrom(subject, 'loosePlus'))) {
+    const over = formatLength(boredBy(bit) - size, shop)
+    return verdict('watch', `Loose: the ${name} bit leaves ${seat.name} ${over} of play; nothing nearer is owned.`, [
+      jigsaw,
+      ...buying(subject, needed),
+    ])
+  }
+  if (bit.toBuy) return verdict('watch', `The ${name} bit for ${seat.name} is still to be bought.`)
+  return verdict('pass', `${seat.name}: ${name} bit.`)
+}
+
+const jigsaw = remedy('Cut the slots with a jigsaw', { kind: 'choice', key: 'slots', value: 'jigsawn' })
+
+function buying({ input }: Subject, needed: number): Remedy[] {
+  const buy = bitToBuy(needed, input.shop.unit)
+  if (buy === null || input.shop.bits.some((b) => Math.abs(b.diameter - buy) < TOLERANCE)) return []
+  return [remedy(`Buy a ${bitName(buy, input.shop)} bit`, { kind: 'bit to buy', diameter: buy })]
+}
+
+function tighter({ input }: Subject): Remedy[] {
+  const fit = input.holder.choices.fit ?? 'sliding'
+  return [
+    ...(fit === 'easy' ? [remedy('Sliding fit', { kind: 'choice', key: 'fit', value: 'sliding' })] : []),
+    ...(fit === 'snug' ? [] : [remedy('Snug fit', { kind: 'choice', key: 'fit', value: 'snug' })]),
+  ]
+}

@@ -1,0 +1,24 @@
+import type { Plan, PlanInput } from '../forms/form'
+import { checkAcross } from './across'
+import { checkBearings } from './bearing'
+import { checkBits } from './bit'
+import { checkBoardLengths } from './board-length'
+import { checkMeasurements } from './measurements'
+import { refusalVerdicts } from './refusals'
+import type { Check } from './subject'
+import type { Verdict } from './verdict'
+import { checkWebs } from './web'
+
+/** Every check, in the order in which a person would look. */
+const CHECKS: readonly Check[] = [checkBits, checkBearings, checkWebs, checkAcross, checkBoardLengths]
+
+/**
+ * Looks a plan over. The checks' own figures are added to the plan's trail.
+ * @returns verdicts in the order of the checks; refusals and doubtful measurements first
+ */
+export function inspect(plan: Plan, input: PlanInput): Verdict[] {
+  const before = [...refusalVerdicts(plan, input), ...checkMeasurements(input)]
+  const { model, trail } = plan
+  if (!model) return before
+  return [...before, ...CHECKS.flatMap((check) => check({ input, plan, model, trail }))]
+}

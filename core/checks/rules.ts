@@ -1,0 +1,31 @@
+import type { Rule } from '../working/figure'
+
+const source = 'Workshop practice, docs/rules.md'
+const rule = (id: string, says: string): Rule => ({ id: `check.${id}`, says, source })
+
+export const webRule = rule(
+  'web',
+  'Wood between two openings; marks may lie half a grid step off, so half a step counts against it.',
+)
+export const webLimitRule = rule(
+  'web-limit',
+  'A web is at least the shop’s least web, and no thinner than a part of one layer’s thickness.',
+)
+export const endWebRule = rule(
+  'end-web',
+  'Wood from the outermost opening to the board’s end: it is a web on one side only.',
+)
+export const bearingRule = rule(
+  'bearing',
+  'Wood under the head beside the slot, on its narrower side, with the head as narrow as the measuring may hide.',
+)
+export const backWebRule = rule(
+  'back-web',
+  'Wood behind the widest opening, which carries the rail between its fixings.',
+)
+export const backWebLimitRule = rule('back-web-limit', 'The back web is at least this part of the board’s depth.')
+export const clearanceRule = rule('clearance', 'From the back of the head that reaches furthest to what is behind it.')
+export const keepRule = rule(
+  'keep',
+  'How far the neck stands behind the front edge: what a knock must move it by before it is out.',
+)

@@ -1,0 +1,103 @@
+import { formatLength } from '../units/format-length'
+import { toGrid } from '../units/grid'
+import { gridStep } from '../units/format-length'
+import { webLimitRule, webRule, endWebRule } from './rules'
+import { gridOn, limitFrom, remedy, TOLERANCE, type Check, type Subject } from './subject'
+import type { Remedy, Verdict } from './verdict'
+import type { Board, Opening } from '../model/model'
+
+/** Webs between neighbouring openings of every board that has them, and from the outermost openings to its ends. */
+export const checkWebs: Check = (subject) => subject.model.boards.flatMap((board) => boardWebs(subject, board))
+
+function boardWebs(subject: Subject, board: Board): Verdict[] {
+  const openings = [...board.openings].sort((a, b) => a.centre.x - b.centre.x)
+  const [first, last] = [openings[0], openings.at(-1)]
+  if (!first || !last) return []
+  const { trail } = subject
+  limitFrom(subject, 'web')
+  limitFrom(subject, 'webPerThickness')
+  const { web, webPerThickness } = subject.input.shop.settings
+  const limit = trail.derive(
+    'webLimit',
+    'Least web',
+    Math.max(web, webPerThickness * board.thickness),
+    webLimitRule,
+    `max({web}, {webPerThickness} × {${board.figures.thickness}})`,
+    { print: 'up' },
+  )
+  const verdicts: Verdict[] = []
+  const judge = (
+    id: string,
+    title: string,
+    value: number,
+    seats: string[],
+    candidates: (short: number) => Remedy[],
+  ) => {
+    const worst = value - gridOn(subject) / 2
+    const short = limit - worst
+    const { shop } = subject.input
+    const level = short > TOLERANCE ? 'stop' : 'pass'
+    const about = `about ${formatLength(value, shop, 'down')}`
+    verdicts.push({
+      id,
+      check: 'web',
+      title,
+      level,
+      seats,
+      board: board.id,
+      figure: id,
+      limitFigure: 'webLimit',
+      says:
+        level === 'pass'
+          ? `${title}: ${about}, at least ${formatLength(limit, shop, 'up')} wanted.`
+          : `${title} is ${about}; less than ${formatLength(limit, shop, 'up')} breaks out.`,
+      measured: { value, limit, sense: 'at least', quantity: 'length', print: 'down' },
+      candidates: level === 'pass' ? [] : candidates(short),
+    })
+  }
+  const name = (o: Opening) => subject.model.seats.find((s) => s.id === o.seat)?.place ?? o.id
+  openings.slice(1).forEach((b, i) => {
+    const a = openings[i]!
+    const id = `web:${a.seat}`
+    const title = `Web ${name(a)}–${name(b)}`
+    const value = b.centre.x - a.centre.x - (a.width + b.width) / 2
+    const formula = `{${b.figures.x}} − {${a.figures.x}} − ({${a.figures.width}} + {${b.figures.width}}) / 2`
+    trail.derive(id, title, value, webRule, formula, { print: 'down', note: 'about' })
+    judge(id, title, value, [a.seat, b.seat], (short) => [
+      ...wider(subject, 'gap', 'Gap', short),
+      ...others(subject, [b.seat]),
+    ])
+  })
+  const start = first.centre.x - first.width / 2
+  trail.derive(
+    'web:start',
+    'Web at the datum end',
+    start,
+    endWebRule,
+    `{${first.figures.x}} − {${first.figures.width}} / 2`,
+    { print: 'down', note: 'about' },
+  )
+  judge('web:start', 'Web at the datum end', start, [first.seat], (short) => wider(subject, 'margin', 'Margin', short))
+  const end = board.length - last.centre.x - last.width / 2
+  trail.derive(
+    'web:end',
+    'Web at the far end',
+    end,
+    endWebRule,
+    `{${board.figures.length}} − {${last.figures.x}} − {${last.figures.width}} / 2`,
+    { print: 'down', note: 'about' },
+  )
+  judge('web:end', 'Web at the far end', end, [last.seat], (short) => wider(subject, 'margin', 'Margin', short))
+  return verdicts
+}
+
+function wider({ input, trail }: Subject, key: 'gap' | 'margin', label: string, short: number): Remedy[] {
+  if (!trail.has(key)) return []
+  const value = toGrid(trail.get(key).value + short, gridStep(input.shop), 'up')
+  return [remedy(`${label} ${formatLength(value, input.shop)}`, { kind: 'choice', key, value })]
+}
+
+const others = ({ input }: Subject, seats: string[]): Remedy[] => [
+  ...(input.holder.choices.fit === 'snug' ? [] : [remedy('Snug fit', { kind: 'choice', key: 'fit', value: 'snug' })]),
+  remedy('Leave one out', { kind: 'leave out', seats }),
+]

@@ -1,0 +1,50 @@
+import Papa from 'papaparse'
+import { boardMarks, type Mark } from '../bench/marks'
+import { partsOf } from '../bench/parts'
+import { boardOf, type HolderModel } from '../model/model'
+import { bitName } from '../shop/bit-name'
+import { formatLength, type LengthFormat } from '../units/format-length'
+
+/** Cells that a spreadsheet would take for a formula are written as text. */
+const write = (rows: Record<string, string | number>[]): string =>
+  Papa.unparse(rows, { escapeFormulae: true, newline: '\r\n' }) + '\r\n'
+
+const WASTE: Record<NonNullable<Mark['waste']>, string> = { left: 'waste to the left', right: 'waste to the right' }
+
+/**
+ * The marks of one board as a table: running figures from the datum end as printed, and in mm as the model has them.
+ * @returns CSV (RFC 4180, CRLF)
+ */
+export function marksCsv(model: HolderModel, board: string, format: LengthFormat): string {
+  const { marks } = boardMarks(model, boardOf(model, board), format)
+  return write(
+    marks.map((m, i) => ({
+      no: i + 1,
+      mark: m.label,
+      tool: model.seats.find((s) => s.id === m.seat)?.name ?? '',
+      'from datum end': formatLength(m.printed, format),
+      'from back edge': m.across === null ? '' : formatLength(m.across, format),
+      bit: m.bit === null ? '' : bitName(m.bit, format),
+      waste: m.waste ? WASTE[m.waste] : '',
+      'from datum end mm (model)': Number(m.x.toFixed(4)),
+    })),
+  )
+}
+
+/** The parts list. @returns CSV (RFC 4180, CRLF) */
+export function partsCsv(model: HolderModel, format: LengthFormat): string {
+  return write(
+    partsOf(model).map((p) => ({
+      part: p.name,
+      count: p.count,
+      material: p.material,
+      length: formatLength(p.length, format),
+      width: formatLength(p.width, format),
+      thickness: formatLength(p.thickness, format),
+      openings: p.openings,
+      'length mm': Number(p.length.toFixed(4)),
+      'width mm': Number(p.width.toFixed(4)),
+      'thickness mm': Number(p.thickness.toFixed(4)),
+    })),
+  )
+}

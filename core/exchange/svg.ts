@@ -1,0 +1,74 @@
+import { flipped, slotOutline, type Outline } from '../geometry/outline'
+import { coordinate, svgPath } from '../geometry/svg-path'
+import type { Board, HolderModel } from '../model/model'
+import { bitName } from '../shop/bit-name'
+import type { LengthFormat } from '../units/format-length'
+
+/** Text made safe inside XML; characters that XML can't carry are left out. */
+export const xmlText = (text: string): string =>
+  text
+    // eslint-disable-next-line no-control-regex -- these are just what XML 1.0 forbids
+    .replace(/[\u0000-\u0008\u000B\u000C\u000E-\u001F\uFFFE\uFFFF]/g, '')
+    .replace(/&/g, '&amp;')
+    .replace(/</g, '&lt;')
+    .replace(/>/g, '&gt;')
+    .replace(/"/g, '&quot;')
+
+/** A board's outline with its open slots taken out of it, as one closed path. */
+export function cutOutline(board: Board): Outline {
+  const slots = board.openings.filter((o) => o.opensTo === 'front').sort((a, b) => b.centre.x - a.centre.x)
+  const corner = (x: number, y: number) => ({ kind: 'line' as const, to: { x, y } })
+  const front = board.width
+  return {
+    start: { x: 0, y: 0 },
+    segments: [
+      corner(board.length, 0),
+      corner(board.length, front),
+      ...slots.flatMap((slot) => {
+        const r = slot.width / 2
+        const { x, y } = slot.centre
+        // from right to left: in along the right saw line, round the bore, out along the left one
+        const round = slotOutline(slot.centre, slot.width, front).segments[1]!
+        return [
+          corner(x + r, front),
+          corner(x + r, y),
+          { ...round, to: { x: x - r, y }, clockwise: true } as typeof round,
+          corner(x - r, front),
+        ]
+      }),
+      corner(0, front),
+      corner(0, 0),
+    ],
+  }
+}
+
+/**
+ * One board at true size as SVG: mm units, y down, the datum end on the left, the back edge at the top; groups `cut`
+ * and `bore`; saw-open slots with true arcs.
+ */
+export function boardSvg(model: HolderModel, board: Board, format: LengthFormat): string {
+  const n = coordinate
+  const place = (outline: Outline) => svgPath(flipped(outline))
+  const bores = board.openings
+    .map((o) => {
+      const label = o.bit === null ? 'saw to the line' : bitName(o.bit, format)
+      const seat = model.seats.find((s) => s.id === o.seat)
+      const { x, y } = o.centre
+      return [
+        `    <circle cx="${n(x)}" cy="${n(y)}" r="${n(o.width / 2)}"><title>${xmlText(`${seat?.place ?? ''} ${seat?.name ?? ''}: ${label}`.trim())}</title></circle>`,
+        `    <path d="M${n(x - 4)} ${n(y)}H${n(x + 4)}M${n(x)} ${n(y - 4)}V${n(y + 4)}"/>`,
+      ].join('\n')
+    })
+    .join('\n')
+  return `<?xml version="1.0" encoding="UTF-8"?>
+<svg xmlns="http://www.w3.org/2000/svg" width="${n(board.length)}mm" height="${n(board.width)}mm" viewBox="0 0 ${n(board.length)} ${n(board.width)}">
+  <title>${xmlText(`${model.name}: ${board.name}`)}</title>
+  <g id="cut" fill="none" stroke="#000" stroke-width="0.2">
+    <path d="${place(cutOutline(board))}"/>
+  </g>
+  <g id="bore" fill="none" stroke="#06c" stroke-width="0.1">
+${bores}
+  </g>
+</svg>
+`
+}

@@ -1,0 +1,66 @@
+import type { Bit } from '../shop/shop'
+
+/** Parts in a million: what a size converted from inches may be out by and still be the same size, mm. */
+const SAME = 1e-6
+
+/** The diameter of the hole a bit makes, mm: as measured in a test bore, else as stamped. */
+export const boredBy = (bit: Bit): number => bit.testBore ?? bit.diameter
+
+/**
+ * What an opening must measure to admit a tool.
+ * @param size as measured, mm
+ * @param doubt what the measuring may be out by, mm
+ * @param allowance of the fit, total on the width, mm
+ */
+export const neededOpening = (size: number, doubt: number, allowance: number): number => size + doubt + allowance
+
+export interface BoreQuestion {
+  /** least opening, mm */
+  needed: number
+  bits: readonly Bit[]
+  /** greatest opening, mm, where a shoulder must not pass */
+  atMost?: number
+}
+
+/**
+ * The smallest owned bit whose hole is at least `needed` (and at most `atMost`).
+ * @returns the bit, or null when none will do
+ * @source workshop practice; docs/rules.md, fit.bore
+ */
+export function chooseBit({ needed, bits, atMost = Infinity }: BoreQuestion): Bit | null {
+  let best: Bit | null = null
+  for (const bit of bits) {
+    const hole = boredBy(bit)
+    if (hole < needed - SAME || hole > atMost + SAME) continue
+    if (best === null || hole < boredBy(best)) best = bit
+  }
+  return best
+}
+
+/**
+ * The greatest bore on which a shoulder still rests.
+ * @param shoulder its diameter or width, mm
+ * @param bearing wood wanted under it on each side, mm
+ */
+export const greatestBore = (shoulder: number, bearing: number): number => shoulder - 2 * bearing
+
+/**
+ * Bits worth buying for an opening: the next common metric size, and the next eighth of an inch.
+ * @param needed least opening, mm
+ * @returns diameters in mm that are at least `needed` and at most `atMost`, the one in the shop's unit first
+ */
+export function bitToBuy(needed: number, unit: 'mm' | 'in', atMost = Infinity): number | null {
+  const steps = unit === 'in' ? [25.4 / 8, 25.4 / 16, 1, 0.5] : [1, 0.5, 25.4 / 16]
+  for (const step of steps) {
+    const size = Math.ceil(needed / step - SAME) * step
+    if (size <= atMost + SAME) return size
+  }
+  return null
+}
+
+/**
+ * Whether a bore leaves a tool loose.
+ * @param times and @param plus bore − size > times × allowance + plus says loose (settings `looseTimes`, `loosePlus`)
+ */
+export const isLoose = (bore: number, size: number, allowance: number, times: number, plus: number): boolean =>
+  bore - size > times * allowance + plus + SAME

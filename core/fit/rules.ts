@@ -1,0 +1,24 @@
+import type { Rule } from '../working/figure'
+
+const source = 'Workshop practice: the rule of fit, docs/rules.md'
+
+export const neededRule: Rule = {
+  id: 'fit.needed',
+  says: 'An opening must take the tool at its widest: the size, what the measuring may be out by, and the fit’s allowance, all on the width.',
+  source,
+}
+export const boreRule: Rule = {
+  id: 'fit.bore',
+  says: 'The smallest owned bit whose hole is at least what is needed, by the hole it really makes where that was measured.',
+  source,
+}
+export const sawnRule: Rule = {
+  id: 'fit.sawn',
+  says: 'A slot cut with a jigsaw is as wide as is needed: no bit decides it.',
+  source,
+}
+export const looseRule: Rule = {
+  id: 'fit.loose',
+  says: 'A bore is loose when it exceeds the tool by more than the given number of allowances and a little.',
+  source,
+}

@@ -1,0 +1,41 @@
+import type { Choice, PlanInput } from './form'
+import type { Stock } from '../shop/shop'
+import type { Trail } from '../working/trail'
+import { SETTINGS } from '../shop/settings'
+
+/** The value of an option choice, the usual one when it was not made. */
+export function optionOf(choices: readonly Choice[], input: PlanInput, key: string): string {
+  const choice = choices.find((c) => c.key === key)
+  if (choice?.type !== 'option') throw new RangeError(`${key} is no option of this form`)
+  const value = input.holder.choices[key]
+  return choice.values.some((v) => v.value === value) ? (value as string) : choice.usual
+}
+
+/** A length of the holder that follows the shop's setting until it is given; put on the trail under `key`. mm. */
+export function lengthOf(choices: readonly Choice[], input: PlanInput, trail: Trail, key: string): number {
+  const choice = choices.find((c) => c.key === key)
+  if (choice?.type !== 'length') throw new RangeError(`${key} is no length of this form`)
+  const own = input.holder.choices[key]
+  if (typeof own === 'number')
+    return trail.given(key, choice.label, own, { kind: 'choice', key }, { note: 'this holder’s own' })
+  const { setting } = choice
+  return trail.given(
+    key,
+    choice.label,
+    input.shop.settings[setting],
+    { kind: 'shop', key: setting },
+    { note: 'the shop’s' },
+  )
+}
+
+/** A shop's setting, put on the trail under its own key. */
+export function settingOf(input: PlanInput, trail: Trail, key: keyof typeof SETTINGS): number {
+  const { label, quantity } = SETTINGS[key]
+  return trail.given(key, label, input.shop.settings[key], { kind: 'shop', key }, { quantity })
+}
+
+/** The stock chosen for a part: the chosen one, else the shop's first; null when the shop has none. */
+export function stockOf(input: PlanInput, key: string): Stock | null {
+  const { stock } = input.shop
+  return stock.find((s) => s.id === input.holder.choices[key]) ?? stock[0] ?? null
+}

@@ -1,0 +1,97 @@
+import type { Choice } from '../form'
+
+export const choices: readonly Choice[] = [
+  {
+    key: 'fit',
+    label: 'Fit',
+    about: 'How freely a neck goes into its slot.',
+    type: 'option',
+    usual: 'sliding',
+    values: [
+      { value: 'snug', label: 'snug', when: 'nothing rattles; swells tight in a damp shop' },
+      { value: 'sliding', label: 'sliding', when: 'in and out with one hand' },
+      { value: 'easy', label: 'easy', when: 'for tools grabbed without looking' },
+    ],
+  },
+  {
+    key: 'pitch',
+    label: 'Pitch',
+    about: 'How the slots are spaced along the board.',
+    type: 'option',
+    usual: 'neighbour',
+    values: [
+      { value: 'neighbour', label: 'by neighbour', when: 'each gap the same: the shorter board' },
+      { value: 'even', label: 'even', when: 'every place takes any of the tools: they can swap' },
+    ],
+  },
+  {
+    key: 'slots',
+    label: 'Slots',
+    about: 'How a slot gets its width.',
+    type: 'option',
+    usual: 'bored',
+    values: [
+      { value: 'bored', label: 'bored and sawn open', when: 'a clean round end, as wide as a bit you own' },
+      { value: 'jigsawn', label: 'cut with a jigsaw', when: 'any width, no bit needed; a rougher end' },
+    ],
+  },
+  {
+    key: 'ends',
+    label: 'End heads',
+    about: 'Whether the outermost heads may reach past the board’s ends.',
+    type: 'option',
+    usual: 'inside',
+    values: [
+      { value: 'inside', label: 'over the board', when: 'nothing sticks out sideways' },
+      { value: 'overhang', label: 'may overhang', when: 'a shorter board, where nothing hangs next to it' },
+    ],
+  },
+  {
+    key: 'back',
+    label: 'Back board',
+    about: 'Where the back stands, and so what is behind the heads.',
+    type: 'option',
+    usual: 'below',
+    values: [
+      { value: 'below', label: 'below the rail', when: 'heads may reach back over it to the wall: less deep' },
+      { value: 'behind', label: 'up behind the heads', when: 'keeps heads off the wall: deeper' },
+    ],
+  },
+  {
+    key: 'gap',
+    label: 'Gap between heads',
+    about: 'Room for fingers between neighbours.',
+    type: 'length',
+    setting: 'gap',
+    min: 0,
+    max: 500,
+  },
+  {
+    key: 'margin',
+    label: 'Margin at the ends',
+    about: 'From the outermost head to the board’s end.',
+    type: 'length',
+    setting: 'margin',
+    min: 0,
+    max: 500,
+  },
+  {
+    key: 'backHeight',
+    label: 'Height of the back',
+    about: 'Of the board behind the rail, by which it is fixed.',
+    type: 'length',
+    setting: 'backHeight',
+    min: 20,
+    max: 1000,
+  },
+  {
+    key: 'depth',
+    label: 'Board depth',
+    about: 'Follows from the slots and heads, unless you have a strip to use.',
+    type: 'derived length',
+    min: 20,
+    max: 1000,
+  },
+  { key: 'railStock', label: 'Rail from', about: 'The board the rail is cut from.', type: 'stock' },
+  { key: 'backStock', label: 'Back from', about: 'The board the back is cut from.', type: 'stock' },
+]

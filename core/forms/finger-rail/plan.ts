@@ -1,0 +1,167 @@
+import { rectangle, slotOutline } from '../../geometry/outline'
+import { MODEL_VERSION, type Board, type Opening } from '../../model/model'
+import { formatLength } from '../../units/format-length'
+import { LARGEST_SIZE } from '../../units/length'
+import { Trail } from '../../working/trail'
+import { lengthOf, optionOf, stockOf } from '../choice-value'
+import type { Plan, PlanInput, Refusal } from '../form'
+import { acrossRail } from './across'
+import { alongRail } from './along'
+import { choices } from './choices'
+import { webBetween } from './layout'
+import { railSeats, type RailSeat } from './seats'
+
+/** Plans a finger rail: a flat board with slots open to the front, and an upright back behind or below it. */
+export function planFingerRail(input: PlanInput): Plan {
+  const trail = new Trail()
+  const { shop, holder } = input
+  const railStock = stockOf(input, 'railStock')
+  const backStock = stockOf(input, 'backStock')
+  const refuse = (...refusals: Refusal[]): Plan => ({ model: null, trail, refusals })
+  if (!railStock || !backStock) {
+    return refuse({ id: 'stock', says: 'The shop has no boards to make this from. Add one under the shop’s settings.' })
+  }
+  for (const [part, stock] of [
+    ['rail', railStock],
+    ['back', backStock],
+  ] as const) {
+    trail.given(
+      `thickness:${part}`,
+      `Thickness of the ${part}`,
+      stock.thickness,
+      { kind: 'stock', id: stock.id, key: `${part}Stock` },
+      { note: stock.name },
+    )
+  }
+
+  const { seats, refusals } = railSeats(input, trail)
+  if (seats.length === 0) {
+    if (refusals.length > 0) return refuse(...refusals)
+    return refuse({ id: 'empty', says: 'No tools in this holder yet. Add the first one from the list on the left.' })
+  }
+  const along = alongRail(input, trail, seats)
+  if (along.length > LARGEST_SIZE) {
+    return refuse(...refusals, {
+      id: 'too long',
+      says: `The board would be ${formatLength(along.length, shop)} long. Split the tools over several holders.`,
+    })
+  }
+  const across = acrossRail(input, trail, seats)
+  const backHeight = lengthOf(choices, input, trail, 'backHeight')
+  const clash = clashing(seats, along, across.centre)
+  if (clash) return refuse(...refusals, clash)
+
+  const standsBehind = optionOf(choices, input, 'back') === 'behind'
+  const openings = seats.map((seat, i) => slot(seat, { x: along.centres[i]!, y: across.centre }, across.depth))
+  const rail: Board = {
+    id: 'rail',
+    name: 'Rail',
+    role: 'rail',
+    material: railStock.material,
+    stock: railStock.id,
+    thickness: railStock.thickness,
+    length: along.length,
+    width: across.depth,
+    grain: 'along length',
+    outline: rectangle(0, 0, along.length, across.depth),
+    openings,
+    placement: { lies: 'flat', at: { x: 0, y: backStock.thickness, z: 0 } },
+    figures: { length: 'length', width: 'depth', thickness: 'thickness:rail' },
+  }
+  const back: Board = {
+    id: 'back',
+    name: 'Back',
+    role: 'back',
+    material: backStock.material,
+    stock: backStock.id,
+    thickness: backStock.thickness,
+    length: along.length,
+    width: backHeight,
+    grain: 'along length',
+    outline: rectangle(0, 0, along.length, backHeight),
+    openings: [],
+    placement: { lies: 'upright', at: { x: 0, y: 0, z: standsBehind ? -railStock.thickness : -backHeight } },
+    figures: { length: 'length', width: 'backHeight', thickness: 'thickness:back' },
+  }
+  return {
+    trail,
+    refusals,
+    model: {
+      version: MODEL_VERSION,
+      form: 'finger-rail',
+      name: holder.name,
+      boards: [rail, back],
+      joints: [
+        {
+          order: 1,
+          parts: ['back', 'rail'],
+          fixing: 'Glue, and screws from behind through the back into the rail’s back edge',
+        },
+      ],
+      seats: seats.map((seat, i) => ({
+        id: seat.order.id,
+        tool: seat.tool.id,
+        name: seat.tool.name,
+        place: seat.place,
+        turn: seat.order.turn,
+        board: 'rail',
+        opening: openings[i]!.id,
+        at: { x: along.centres[i]!, y: backStock.thickness + across.centre + across.rests[i]!, z: 0 },
+        extent: { left: seat.left, right: seat.right, front: seat.front, back: seat.back },
+        mass: seat.tool.mass,
+        figures: seat.ids,
+      })),
+    },
+  }
+}
+
+const slot = (seat: RailSeat, centre: { x: number; y: number }, edge: number): Opening => ({
+  id: `slot-${seat.order.id}`,
+  kind: 'slot',
+  seat: seat.order.id,
+  centre,
+  width: seat.slot,
+  outline: slotOutline(centre, seat.slot, edge),
+  opensTo: 'front',
+  bit: seat.bit,
+  figures: { x: `x:${seat.order.id}`, y: 'centre', width: seat.ids.slot },
+})
+
+/** Openings that run into each other or out of the board are refused, not drawn. */
+function clashing(
+  seats: readonly RailSeat[],
+  { centres, length }: { centres: readonly number[]; length: number },
+  line: number,
+): Refusal | null {
+  for (let i = 0; i + 1 < seats.length; i++) {
+    const [a, b] = [seats[i]!, seats[i + 1]!]
+    if (webBetween(centres[i]!, a.slot, centres[i + 1]!, b.slot) <= 0) {
+      return {
+        id: 'overlap',
+        says: `Slots ${a.place} and ${b.place} (${a.tool.name}, ${b.tool.name}) would run into each other.`,
+        seats: [a.order.id, b.order.id],
+      }
+    }
+  }
+  const first = seats[0]!
+  if (centres[0]! - first.slot / 2 <= 0) {
+    return {
+      id: 'overlap',
+      says: `Slot 1 (${first.tool.name}) would break out of the board’s end.`,
+      seats: [first.order.id],
+    }
+  }
+  const last = seats.at(-1)!
+  if (length - centres.at(-1)! - last.slot / 2 <= 0) {
+    return {
+      id: 'overlap',
+      says: `Slot ${last.place} (${last.tool.name}) would break out of the board’s end.`,
+      seats: [last.order.id],
+    }
+  }
+  const widest = Math.max(...seats.map((s) => s.slot))
+  if (line - widest / 2 <= 0) {
+    return { id: 'too shallow', says: 'The board is not deep enough: the slots would cut through its back edge.' }
+  }
+  return null
+}

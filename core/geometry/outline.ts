@@ -1,0 +1,165 @@
+/** A point in a plane, mm. */
+export interface Point {
+  x: number
+  y: number
+}
+
+/** One piece of an outline from the point before it to `to`. An arc is a true arc, swept the short or the long way as its points say. */
+export type Segment =
+  { kind: 'line'; to: Point } | { kind: 'arc'; to: Point; centre: Point; radius: number; clockwise: boolean }
+
+/** A closed outline: it ends where it starts; the last segment leads back to `start`. Axes x right, y up; mm. */
+export interface Outline {
+  start: Point
+  segments: Segment[]
+}
+
+/** The smallest upright box round something, mm. */
+export interface Bounds {
+  minX: number
+  minY: number
+  maxX: number
+  maxY: number
+}
+
+const line = (x: number, y: number): Segment => ({ kind: 'line', to: { x, y } })
+
+/** An upright rectangle from two opposite corners. */
+export function rectangle(x0: number, y0: number, x1: number, y1: number): Outline {
+  return { start: { x: x0, y: y0 }, segments: [line(x1, y0), line(x1, y1), line(x0, y1), line(x0, y0)] }
+}
+
+/** A closed outline of straight lines through the points given. At least three. */
+export function polygon(points: readonly (readonly [number, number])[]): Outline {
+  const [first, ...rest] = points
+  if (!first || rest.length < 2) throw new RangeError('an outline needs at least three points')
+  return { start: { x: first[0], y: first[1] }, segments: [...rest, first].map(([x, y]) => line(x, y)) }
+}
+
+/** A rectangle whose corners are rounded; the radius is cut down to what fits. */
+export function roundedRectangle(x0: number, y0: number, x1: number, y1: number, radius: number): Outline {
+  const r = Math.min(radius, Math.abs(x1 - x0) / 2, Math.abs(y1 - y0) / 2)
+  if (r <= 0) return rectangle(x0, y0, x1, y1)
+  const arc = (x: number, y: number, cx: number, cy: number): Segment => ({
+    kind: 'arc',
+    to: { x, y },
+    centre: { x: cx, y: cy },
+    radius: r,
+    clockwise: false,
+  })
+  return {
+    start: { x: x0 + r, y: y0 },
+    segments: [
+      line(x1 - r, y0),
+      arc(x1, y0 + r, x1 - r, y0 + r),
+      line(x1, y1 - r),
+      arc(x1 - r, y1, x1 - r, y1 - r),
+      line(x0 + r, y1),
+      arc(x0, y1 - r, x0 + r, y1 - r),
+      line(x0, y0 + r),
+      arc(x0 + r, y0, x0 + r, y0 + r),
+    ],
+  }
+}
+
+/** A circle as two half arcs. */
+export function circle(x: number, y: number, radius: number): Outline {
+  const centre = { x, y }
+  const half = (to: Point): Segment => ({ kind: 'arc', to, centre, radius, clockwise: false })
+  return { start: { x: x - radius, y }, segments: [half({ x: x + radius, y }), half({ x: x - radius, y })] }
+}
+
+/**
+ * A slot: a half-round end of the slot's width about `centre`, open towards an edge at y = `edge`; the saw lines run
+ * from the bore's tangents square to that edge.
+ */
+export function slotOutline(centre: Point, width: number, edge: number): Outline {
+  const r = width / 2
+  const towards = edge >= centre.y
+  return {
+    start: { x: centre.x - r, y: edge },
+    segments: [
+      line(centre.x - r, centre.y),
+      { kind: 'arc', to: { x: centre.x + r, y: centre.y }, centre, radius: r, clockwise: !towards },
+      line(centre.x + r, edge),
+      line(centre.x - r, edge),
+    ],
+  }
+}
+
+/** The box round an outline; arcs count by their full circle's reach on the sides they sweep. */
+export function outlineBounds(outline: Outline): Bounds {
+  const box = { minX: outline.start.x, minY: outline.start.y, maxX: outline.start.x, maxY: outline.start.y }
+  const take = (x: number, y: number) => {
+    box.minX = Math.min(box.minX, x)
+    box.minY = Math.min(box.minY, y)
+    box.maxX = Math.max(box.maxX, x)
+    box.maxY = Math.max(box.maxY, y)
+  }
+  let from = outline.start
+  for (const segment of outline.segments) {
+    take(segment.to.x, segment.to.y)
+    if (segment.kind === 'arc') for (const p of arcExtremes(from, segment)) take(p.x, p.y)
+    from = segment.to
+  }
+  return box
+}
+
+function arcExtremes(from: Point, arc: Extract<Segment, { kind: 'arc' }>): Point[] {
+  const { centre, radius } = arc
+  const turn = 2 * Math.PI
+  const angle = (p: Point) => Math.atan2(p.y - centre.y, p.x - centre.x)
+  const sweepTo = (a: number) => {
+    const d = arc.clockwise ? angle(from) - a : a - angle(from)
+    return ((d % turn) + turn) % turn
+  }
+  const whole = sweepTo(angle(arc.to)) || turn
+  return [0, Math.PI / 2, Math.PI, (3 * Math.PI) / 2]
+    .filter((a) => sweepTo(a) < whole)
+    .map((a) => ({ x: centre.x + radius * Math.cos(a), y: centre.y + radius * Math.sin(a) }))
+}
+
+/** The box round several boxes; null when there are none. */
+export function unite(boxes: readonly Bounds[]): Bounds | null {
+  if (boxes.length === 0) return null
+  return {
+    minX: Math.min(...boxes.map((b) => b.minX)),
+    minY: Math.min(...boxes.map((b) => b.minY)),
+    maxX: Math.max(...boxes.map((b) => b.maxX)),
+    maxY: Math.max(...boxes.map((b) => b.maxY)),
+  }
+}
+
+/** The same outline with every point mapped; `flips` says that the map turns left into right, so that arcs run the other way. */
+function mapped(outline: Outline, map: (p: Point) => Point, flips: boolean): Outline {
+  return {
+    start: map(outline.start),
+    segments: outline.segments.map((s) =>
+      s.kind === 'line'
+        ? { kind: 'line', to: map(s.to) }
+        : { ...s, to: map(s.to), centre: map(s.centre), clockwise: s.clockwise !== flips },
+    ),
+  }
+}
+
+/** The same outline moved by (dx, dy). */
+export const moved = (outline: Outline, dx: number, dy: number): Outline =>
+  mapped(outline, (p) => ({ x: p.x + dx, y: p.y + dy }), false)
+
+/** The same outline turned clockwise about the origin by quarter turns (1 takes +y to +x). */
+export function turned(outline: Outline, quarters: number): Outline {
+  const q = ((quarters % 4) + 4) % 4
+  const spin = (p: Point): Point => {
+    if (q === 1) return { x: p.y, y: -p.x }
+    if (q === 2) return { x: -p.x, y: -p.y }
+    if (q === 3) return { x: -p.y, y: p.x }
+    return p
+  }
+  return mapped(outline, spin, false)
+}
+
+/** The same outline with left and right exchanged: seen from behind. */
+export const mirrored = (outline: Outline): Outline => mapped(outline, (p) => ({ x: -p.x, y: p.y }), true)
+
+/** The same outline with up and down exchanged. */
+export const flipped = (outline: Outline): Outline => mapped(outline, (p) => ({ x: p.x, y: -p.y }), true)

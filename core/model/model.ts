@@ -1,0 +1,104 @@
+import type { Outline, Point } from '../geometry/outline'
+import type { Working } from '../working/figure'
+
+/** The version of this description; raised when its meaning changes. */
+export const MODEL_VERSION = 1
+
+/** A point in the holder, mm: x along the wall from the datum end, y out from the wall, z up from the rail's top face. */
+export interface Place {
+  x: number
+  y: number
+  z: number
+}
+
+/**
+ * Where a board stands: its own length axis lies along x; `flat` has its width out from the wall and its thickness down,
+ * `upright` has its width up the wall and its thickness out from it. `at` is the board's own (0, 0) corner: for a flat
+ * board the back edge on its upper face, for an upright one the lower edge on the face next to the wall.
+ */
+export interface Placement {
+  lies: 'flat' | 'upright'
+  at: Place
+}
+
+/** A hole or slot through a board, in the board's own plane. */
+export interface Opening {
+  id: string
+  kind: 'slot'
+  seat: string
+  /** centre of the bore */
+  centre: Point
+  /** mm */
+  width: number
+  outline: Outline
+  /** the edge at which it is open */
+  opensTo: 'front'
+  /** diameter stamped on the bit, mm; null when it is sawn without a bore */
+  bit: number | null
+  /** ids of the figures that placed it */
+  figures: { x: string; y: string; width: string }
+}
+
+/** A board in its own plane: x along its length from the datum end, y across its width from the back (or lower) edge. mm. */
+export interface Board {
+  id: string
+  name: string
+  role: 'rail' | 'back'
+  material: string
+  stock: string
+  thickness: number
+  length: number
+  width: number
+  grain: 'along length'
+  outline: Outline
+  openings: Opening[]
+  placement: Placement
+  /** ids of the figures of its size */
+  figures: { length: string; width: string; thickness: string }
+}
+
+/** What meets what, fixed how, and in which order. */
+export interface Joint {
+  order: number
+  /** ids of boards */
+  parts: [string, string]
+  fixing: string
+}
+
+/** Where a tool sits, in which attitude. */
+export interface Seat {
+  id: string
+  tool: string
+  name: string
+  /** 1 for the first from the datum end */
+  place: number
+  turn: 0 | 1 | 2 | 3
+  board: string
+  opening: string
+  /** the neck's centre at the underside of the head, in the holder */
+  at: Place
+  /** from the neck's centre to the head's farthest points, mm */
+  extent: { left: number; right: number; front: number; back: number }
+  /** kg, or null when not weighed */
+  mass: number | null
+  /** ids of figures about it, such as its bearings */
+  figures: Record<string, string>
+}
+
+/** The description of a holder from which everything else is derived. Plain data. */
+export interface HolderModel {
+  version: typeof MODEL_VERSION
+  form: string
+  name: string
+  boards: Board[]
+  joints: Joint[]
+  seats: Seat[]
+  working: Working
+}
+
+/** The board of this id. @throws RangeError when there is none */
+export function boardOf(model: HolderModel, id: string): Board {
+  const board = model.boards.find((b) => b.id === id)
+  if (!board) throw new RangeError(`no board ${id} in ${model.name}`)
+  return board
+}

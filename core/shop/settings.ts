@@ -1,0 +1,147 @@
+/** One number of the shop that figures are derived from. */
+export interface SettingDeclaration {
+  label: string
+  quantity: 'length' | 'mass' | 'ratio'
+  value: number
+  min: number
+  max: number
+  group: 'Fits' | 'How sure a figure is' | 'Spacing' | 'Limits'
+  /** what it is for, and where the usual value comes from */
+  about: string
+}
+
+const length = (
+  group: SettingDeclaration['group'],
+  label: string,
+  value: number,
+  [min, max]: [number, number],
+  about: string,
+): SettingDeclaration => ({ group, label, quantity: 'length', value, min, max, about })
+
+const ratio = (
+  group: SettingDeclaration['group'],
+  label: string,
+  value: number,
+  [min, max]: [number, number],
+  about: string,
+): SettingDeclaration => ({ group, label, quantity: 'ratio', value, min, max, about })
+
+/**
+ * Every number of a shop, with its usual value. The shop's page, its checks, the file format and the working all read
+ * this list; a new setting is one new entry. Lengths mm, masses kg.
+ */
+export const SETTINGS = {
+  fitSnug: length(
+    'Fits',
+    'Snug fit',
+    0.8,
+    [0, 20],
+    'Added to a neck’s width in all; workshop practice, replaced by your own after test fits.',
+  ),
+  fitSliding: length(
+    'Fits',
+    'Sliding fit',
+    3,
+    [0, 20],
+    'Added to a neck’s width in all; workshop practice, replaced by your own after test fits.',
+  ),
+  fitEasy: length(
+    'Fits',
+    'Easy fit',
+    6,
+    [0, 30],
+    'Added to a neck’s width in all; workshop practice, replaced by your own after test fits.',
+  ),
+  sureCaliper: length(
+    'How sure a figure is',
+    'By caliper',
+    0,
+    [0, 10],
+    'How much wider a neck, or narrower a head, may be than measured.',
+  ),
+  sureRule: length(
+    'How sure a figure is',
+    'By rule',
+    0.5,
+    [0, 10],
+    'How much wider a neck, or narrower a head, may be than measured.',
+  ),
+  sureEye: length(
+    'How sure a figure is',
+    'By eye',
+    3,
+    [0, 30],
+    'How much wider a neck, or narrower a head, may be than measured.',
+  ),
+  gap: length('Spacing', 'Gap between heads', 25, [0, 500], 'Room for fingers between neighbours.'),
+  margin: length('Spacing', 'Margin at the ends', 20, [0, 500], 'From the outermost head to the board’s end.'),
+  backHeight: length(
+    'Spacing',
+    'Height of the back',
+    90,
+    [20, 1000],
+    'Of the board behind a rail, by which it is fixed.',
+  ),
+  bearing: length('Limits', 'Least bearing', 6, [0, 100], 'Wood under a head on each side of its slot.'),
+  bearingHeavy: length(
+    'Limits',
+    'Least bearing, heavy tool',
+    10,
+    [0, 100],
+    'The same for a tool over the weight below.',
+  ),
+  heavyFrom: {
+    group: 'Limits',
+    label: 'Heavy is over',
+    quantity: 'mass',
+    value: 1.5,
+    min: 0.1,
+    max: 100,
+    about: 'From here on a head wants more bearing.',
+  },
+  web: length('Limits', 'Least web', 12, [0, 200], 'Wood left between two openings.'),
+  webPerThickness: ratio(
+    'Limits',
+    'Least web, part of the thickness',
+    0.75,
+    [0, 5],
+    'A web is no thinner than this part of one layer’s thickness.',
+  ),
+  backWeb: ratio(
+    'Limits',
+    'Back web, part of the depth',
+    0.3,
+    [0.05, 0.9],
+    'Wood behind the slots, which carries the rail.',
+  ),
+  frontKeep: length(
+    'Limits',
+    'Neck behind the front edge',
+    12,
+    [0, 200],
+    'How far a neck stands back from the front edge, so that a knock doesn’t walk it out.',
+  ),
+  headClearance: length(
+    'Limits',
+    'Head clear of what is behind',
+    6,
+    [0, 200],
+    'Between the back of a head and the wall or the back board.',
+  ),
+  looseTimes: ratio(
+    'Limits',
+    'Loose: times the allowance',
+    2,
+    [1, 10],
+    'A bore is loose when it exceeds the tool by this many allowances and the length below.',
+  ),
+  loosePlus: length('Limits', 'Loose: and', 2, [0, 20], 'Added to the allowances before a bore is called loose.'),
+  longestBoard: length('Limits', 'Longest board', 2400, [100, 20000], 'The longest you can buy, carry and cut.'),
+} as const satisfies Record<string, SettingDeclaration>
+
+export type SettingKey = keyof typeof SETTINGS
+export const settingKeys = Object.keys(SETTINGS) as SettingKey[]
+
+/** The usual value of every setting. */
+export const usualSettings = (): Record<SettingKey, number> =>
+  Object.fromEntries(settingKeys.map((key) => [key, SETTINGS[key].value])) as Record<SettingKey, number>

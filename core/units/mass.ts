@@ -1,0 +1,50 @@
+import { plainFigures, readNumber } from './plain-text'
+import { bad, good, quoted, type Reading } from './result'
+
+export type MassUnit = 'kg' | 'lb'
+
+/** Kilograms in each unit of mass that may be typed. 1 lb = 0.45359237 kg exactly (1959 agreement). */
+const IN_KG: Record<string, number> = {
+  kg: 1,
+  g: 0.001,
+  lb: 0.45359237,
+  lbs: 0.45359237,
+  oz: 0.45359237 / 16,
+}
+
+/** The heaviest thing that belongs on a shop wall's list, kg. */
+export const LARGEST_MASS = 500
+
+/** The unit of mass that goes with a unit of length. */
+export const massUnitFor = (lengthUnit: 'mm' | 'in'): MassUnit => (lengthUnit === 'in' ? 'lb' : 'kg')
+
+const POUNDS_AND_OUNCES = /^(.+?) ?lbs? ?(.+?) ?oz$/
+const ONE_UNIT = /^(.*?) ?(kg|g|lbs?|oz)?$/
+
+/**
+ * Reads a mass: `1.2`, `850 g`, `2 lb 3 oz`, `12oz`.
+ * @param unit what a bare number is taken as
+ * @returns kilograms, over nought and at most 500, or a message
+ */
+export function parseMass(text: string, unit: MassUnit): Reading {
+  const examples = unit === 'kg' ? '0.85 or 850 g' : '1.9 lb or 12 oz'
+  const plain = plainFigures(text)
+  const both = POUNDS_AND_OUNCES.exec(plain)
+  const pounds = both ? readNumber(both[1]!) : null
+  const ounces = both ? readNumber(both[2]!) : null
+  const one = ONE_UNIT.exec(plain)
+  const number = one ? readNumber(one[1]!) : null
+  let value: number
+  if (pounds !== null && ounces !== null) value = pounds * IN_KG.lb! + ounces * IN_KG.oz!
+  else if (one && number !== null) value = number * IN_KG[one[2] ?? unit]!
+  else return bad(`Can’t read ${quoted(text)} as a weight. Write it like ${examples}.`)
+  if (value <= 0) return bad(`${quoted(text)}: a weight is more than nought. Write it like ${examples}.`)
+  if (value > LARGEST_MASS) return bad(`${quoted(text)}: more than ${LARGEST_MASS} kg can’t hang on a shop wall.`)
+  return good(value)
+}
+
+/** Writes a mass for reading: kilograms to 10 g (grams under 1 kg), or pounds to a hundredth. */
+export function formatMass(value: number, unit: MassUnit): string {
+  if (unit === 'lb') return `${Number((value / IN_KG.lb!).toFixed(2))} lb`
+  return value < 1 ? `${Math.round(value * 1000)} g` : `${Number(value.toFixed(2))} kg`
+}

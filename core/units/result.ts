@@ -1,0 +1,11 @@
+/** What reading a person's text gives: a value, or a sentence that says what is wrong with it. */
+export type Reading = { ok: true; value: number } | { ok: false; message: string }
+
+export const good = (value: number): Reading => ({ ok: true, value })
+export const bad = (message: string): Reading => ({ ok: false, message })
+
+/** Quotes what was typed, cut to a length that fits in a sentence. */
+export function quoted(text: string): string {
+  const shown = text.length > 40 ? `${text.slice(0, 40)}…` : text
+  return `“${shown}”`
+}

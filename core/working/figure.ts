@@ -1,0 +1,42 @@
+import type { Rounding } from '../units/grid'
+
+export type Quantity = 'length' | 'mass' | 'ratio' | 'angle' | 'count'
+
+/** A rule of the reckoning: what it says and who says so. */
+export interface Rule {
+  id: string
+  says: string
+  source: string
+}
+
+/** Where a figure comes from: a measurement and a setting can be clicked and changed, a derived one leads further back. */
+export type Origin =
+  | { kind: 'measurement'; tool: string; field: string }
+  | { kind: 'shop'; key: string }
+  | { kind: 'bit'; diameter: number }
+  | { kind: 'stock'; id: string; key: string }
+  | { kind: 'choice'; key: string }
+  | { kind: 'derived'; rule: Rule }
+
+/** One figure of a plan with its working. */
+export interface Figure {
+  id: string
+  label: string
+  value: number
+  quantity: Quantity
+  origin: Origin
+  /**
+   * For a derived figure: how it was reckoned, with the ids of other figures in braces, such as
+   * `{neck:s1} + {sure:s1} + {allowance}`. With the figures' values in it, it gives `value`.
+   */
+  formula: string
+  /** ids of the figures named in the formula */
+  from: string[]
+  /** which way it goes to the shop's grid when printed */
+  print: Rounding
+  /** said beside the figure, such as which of many decided it */
+  note: string
+}
+
+/** All figures of a plan, in the order in which they were reckoned. */
+export type Working = readonly Figure[]

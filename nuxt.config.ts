@@ -1,0 +1,53 @@
+import { fileURLToPath } from 'node:url'
+
+const core = fileURLToPath(new URL('./core', import.meta.url))
+// class-validator's classes are written with the older decorators; every compiler in the house must agree on that
+const decorators = { experimentalDecorators: true, useDefineForClassFields: false }
+const typed = { compilerOptions: { ...decorators, noUncheckedIndexedAccess: true } }
+
+export default defineNuxtConfig({
+  compatibilityDate: '2026-11-01',
+  ssr: false,
+  devtools: { enabled: false },
+  telemetry: false,
+  modules: ['@nuxt/eslint', '@pinia/nuxt', 'vuetify-nuxt-module'],
+  eslint: { config: { stylistic: false } },
+  alias: { '#core': core },
+  features: { inlineStyles: false },
+  css: ['@fontsource-variable/source-sans-3', '@fontsource-variable/source-serif-4', '~/assets/shop.css'],
+  app: {
+    head: {
+      title: 'Fingerling',
+      htmlAttrs: { lang: 'en' },
+      meta: [
+        { name: 'viewport', content: 'width=device-width, initial-scale=1' },
+        {
+          name: 'description',
+          content: 'Designs the wall holders for your tools, and shows the working of every figure',
+        },
+      ],
+      link: [{ rel: 'icon', type: 'image/svg+xml', href: '/icon.svg' }],
+    },
+  },
+  vuetify: {
+    moduleOptions: { styles: true },
+    vuetifyOptions: './app/vuetify.config.ts',
+  },
+  typescript: {
+    strict: true,
+    tsConfig: typed,
+    nodeTsConfig: {
+      compilerOptions: { ...typed.compilerOptions, paths: { '#core/*': [`${core}/*`] } },
+    },
+  },
+  nitro: {
+    alias: { '#core': core },
+    moduleSideEffects: ['reflect-metadata'],
+    typescript: { tsConfig: typed },
+    esbuild: { options: { tsconfigRaw: { compilerOptions: decorators } } },
+  },
+  vite: {
+    esbuild: { tsconfigRaw: { compilerOptions: decorators }, logOverride: { 'css-syntax-error': 'silent' } },
+    worker: { format: 'es' },
+  },
+})
