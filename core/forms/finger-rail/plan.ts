@@ -11,6 +11,9 @@ import { choices } from './choices'
 import { webBetween } from './layout'
 import { railSeats, type RailSeat } from './seats'
 
+/** Wood thinner than this, mm, is none: openings run into each other or out of the board. */
+const THINNEST = 1e-6
+
 /** Plans a finger rail: a flat board with slots open to the front, and an upright back behind or below it. */
 export function planFingerRail(input: PlanInput): Plan {
   const trail = new Trail()
@@ -135,7 +138,7 @@ function clashing(
 ): Refusal | null {
   for (let i = 0; i + 1 < seats.length; i++) {
     const [a, b] = [seats[i]!, seats[i + 1]!]
-    if (webBetween(centres[i]!, a.slot, centres[i + 1]!, b.slot) <= 0) {
+    if (webBetween(centres[i]!, a.slot, centres[i + 1]!, b.slot) < THINNEST) {
       return {
         id: 'overlap',
         says: `Slots ${a.place} and ${b.place} (${a.tool.name}, ${b.tool.name}) would run into each other.`,
@@ -144,7 +147,7 @@ function clashing(
     }
   }
   const first = seats[0]!
-  if (centres[0]! - first.slot / 2 <= 0) {
+  if (centres[0]! - first.slot / 2 < THINNEST) {
     return {
       id: 'overlap',
       says: `Slot 1 (${first.tool.name}) would break out of the board’s end.`,
@@ -152,7 +155,7 @@ function clashing(
     }
   }
   const last = seats.at(-1)!
-  if (length - centres.at(-1)! - last.slot / 2 <= 0) {
+  if (length - centres.at(-1)! - last.slot / 2 < THINNEST) {
     return {
       id: 'overlap',
       says: `Slot ${last.place} (${last.tool.name}) would break out of the board’s end.`,
@@ -160,7 +163,7 @@ function clashing(
     }
   }
   const widest = Math.max(...seats.map((s) => s.slot))
-  if (line - widest / 2 <= 0) {
+  if (line - widest / 2 < THINNEST) {
     return { id: 'too shallow', says: 'The board is not deep enough: the slots would cut through its back edge.' }
   }
   return null

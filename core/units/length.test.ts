@@ -1,0 +1,168 @@
+import fc from 'fast-check'
+import { describe, expect, it } from 'vitest'
+import { formatLength, gridStep, INCH_GRIDS, lengthParts, MM_GRIDS, type LengthFormat } from './format-length'
+import { printedMarks, toGrid } from './grid'
+import { parseLength, parseSize, sizeError } from './length'
+import { formatMass, parseMass } from './mass'
+
+const read = (text: string, unit: 'mm' | 'in' = 'mm') => {
+  const r = parseLength(text, unit)
+  return r.ok ? Number(r.value.toFixed(6)) : r.message
+}
+
+describe('reading a length', () => {
+  it.each([
+    ['38', 'mm', 38],
+    ['38mm', 'in', 38],
+    ['3.8 cm', 'in', 38],
+    ['12,5', 'mm', 12.5],
+    ['1 1/2', 'in', 38.1],
+    ['1-1/2"', 'mm', 38.1],
+    ['1½', 'in', 38.1],
+    ['1 ½ in', 'mm', 38.1],
+    ['½', 'in', 12.7],
+    ['7/16', 'in', 11.1125],
+    ['.5in', 'mm', 12.7],
+    [`2' 3-1/2"`, 'mm', 698.5],
+    [`2'3½"`, 'mm', 698.5],
+    ['2ft 3in', 'mm', 685.8],
+    ['2 ft', 'mm', 609.6],
+    [`2'`, 'in', 609.6],
+    ['2’ 6”', 'mm', 762],
+    ['0.3 m', 'in', 300],
+    ['-5', 'mm', -5],
+    [' 38 MM ', 'in', 38],
+    ['1⁄4"', 'mm', 6.35],
+  ] as const)('%s with %s for bare numbers is %d mm', (text, unit, mm) => {
+    expect(read(text, unit)).toBe(mm)
+  })
+
+  it.each([
+    'abc',
+    '',
+    '1/0',
+    '1 2',
+    '1.5 1/2',
+    '--3',
+    '1e9',
+    'NaN',
+    'Infinity',
+    '10 mm 3 in',
+    '3 / ',
+    '<b>3</b>',
+    '12,5,5',
+  ])('refuses %j, quoting it and showing how to write it', (text) => {
+    const r = parseLength(text, 'in')
+    expect(r.ok).toBe(false)
+    if (!r.ok) {
+      expect(r.message).toContain('1 1/2" or 38 mm')
+      if (text) expect(r.message).toContain(`“${text}”`)
+    }
+  })
+
+  it('asks about a comma that may part thousands', () => {
+    expect(read('1,000')).toMatch(/two ways/)
+  })
+
+  it('quotes only the start of a very long text', () => {
+    expect(String(read('x'.repeat(5000))).length).toBeLessThan(150)
+  })
+
+  it('refuses sizes that make no sense', () => {
+    for (const text of ['0', '-3', '20001', '1000000000']) expect(parseSize(text, 'mm').ok, text).toBe(false)
+    expect(parseSize('20 m', 'mm')).toEqual({ ok: true, value: 20000 })
+    for (const value of [NaN, Infinity, -Infinity, 0, -1, 1e9, '3', null]) expect(sizeError(value)).not.toBeNull()
+  })
+})
+
+const formats: LengthFormat[] = [
+  ...MM_GRIDS.map((gridMm): LengthFormat => ({ unit: 'mm', gridMm, gridIn: 16 })),
+  ...INCH_GRIDS.map((gridIn): LengthFormat => ({ unit: 'in', gridMm: 1, gridIn })),
+]
+
+describe('writing a length', () => {
+  const inch = (gridIn: LengthFormat['gridIn']): LengthFormat => ({ unit: 'in', gridMm: 1, gridIn })
+  it.each([
+    [304, '11 31/32"'],
+    [12.7, '1/2"'],
+    [0, '0"'],
+    [25.4, '1"'],
+    [-38.1, '−1 1/2"'],
+  ])('%d mm is %s in 32nds', (mm, text) => expect(formatLength(mm, inch(32))).toBe(text))
+
+  it('leaves off what is nought behind the point', () => {
+    expect(formatLength(304, { unit: 'mm', gridMm: 0.5, gridIn: 16 })).toBe('304 mm')
+    expect(formatLength(12.5, { unit: 'mm', gridMm: 0.1, gridIn: 16 }, 'nearest', false)).toBe('12.5')
+  })
+
+  it('gives back every point of each grid when read again', () => {
+    for (const format of formats) {
+      fc.assert(
+        fc.property(fc.integer({ min: 0, max: Math.floor(20000 / gridStep(format)) }), (steps) => {
+          const x = steps * gridStep(format)
+          const reading = parseLength(formatLength(x, format), format.unit)
+          expect(reading.ok && Math.abs(reading.value - x)).toBeLessThan(1e-9)
+        }),
+      )
+    }
+  })
+
+  it('reduces every fraction', () => {
+    fc.assert(
+      fc.property(fc.double({ min: 0, max: 20000, noNaN: true }), fc.constantFrom(...formats), (x, format) => {
+        const { fraction } = lengthParts(x, format)
+        if (fraction) expect(fraction.top % 2).toBe(1)
+      }),
+    )
+  })
+})
+
+describe('the grid', () => {
+  it('keeps a value on the grid where it is, whichever way is asked', () => {
+    fc.assert(
+      fc.property(fc.integer({ min: 0, max: 100000 }), fc.constantFrom(...formats), (steps, format) => {
+        const x = steps * gridStep(format)
+        for (const way of ['up', 'down', 'nearest'] as const) expect(toGrid(x, gridStep(format), way)).toBeCloseTo(x, 6)
+      }),
+    )
+  })
+
+  it('goes up for openings and down for parts', () => {
+    expect(toGrid(34.05, 0.5, 'up')).toBe(34.5)
+    expect(toGrid(34.45, 0.5, 'down')).toBe(34)
+  })
+
+  it('prints steps that add up to the last mark, none more than half a step out', () => {
+    fc.assert(
+      fc.property(
+        fc.array(fc.double({ min: 0.01, max: 200, noNaN: true }), { minLength: 1, maxLength: 60 }),
+        fc.constantFrom(...formats),
+        (gaps, format) => {
+          const grid = gridStep(format)
+          const values = gaps.reduce<number[]>((xs, g) => [...xs, xs.at(-1)! + g], [0])
+          const { marks, steps } = printedMarks(values, grid)
+          expect(steps.reduce((a, b) => a + b, 0)).toBeCloseTo(marks.at(-1)!, 6)
+          values.forEach((x, i) => expect(Math.abs(marks[i]! - x)).toBeLessThanOrEqual(grid / 2 + 1e-9))
+        },
+      ),
+    )
+  })
+})
+
+describe('weights', () => {
+  it.each([
+    ['0.85', 'kg', 0.85],
+    ['850 g', 'lb', 0.85],
+    ['2 lb 3 oz', 'kg', 0.99223],
+    ['12oz', 'kg', 0.34019],
+    ['1,2', 'kg', 1.2],
+  ] as const)('%s is %d kg', (text, unit, kg) => {
+    const r = parseMass(text, unit)
+    expect(r.ok && Number(r.value.toFixed(5))).toBe(kg)
+  })
+  it.each(['0', '-1', 'heavy', '900', ''])('refuses %j', (text) => expect(parseMass(text, 'kg').ok).toBe(false))
+  it('writes small ones in grams', () => {
+    expect(formatMass(0.85, 'kg')).toBe('850 g')
+    expect(formatMass(0.45359237, 'lb')).toBe('1 lb')
+  })
+})

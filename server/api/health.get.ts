@@ -1,0 +1,8 @@
+import { database } from '../database/connection'
+import { route } from '../http/route'
+
+/** 200 while the records can be reached, 503 while they can't. */
+export default route(async () => {
+  await database().raw('select 1')
+  return { status: 'well' }
+})

@@ -1,0 +1,21 @@
+import type { Knex } from 'knex'
+import * as first from './migrations/0001-shops-tools-holders'
+
+const migrations: Record<string, Knex.Migration> = {
+  '0001-shops-tools-holders': first,
+}
+
+/** Migrations as modules, so that they are bundled with the server and run from the built application. */
+class Modules implements Knex.MigrationSource<string> {
+  getMigrations = () => Promise.resolve(Object.keys(migrations).sort())
+  getMigrationName = (name: string) => name
+  getMigration = (name: string) => Promise.resolve(migrations[name]!)
+}
+
+/** Brings the database to the newest form. */
+export async function migrate(knex: Knex): Promise<void> {
+  const config = { migrationSource: new Modules() }
+  // a start that was killed in the middle leaves its lock behind; only one application serves a data folder
+  await knex.migrate.forceFreeMigrationsLock(config)
+  await knex.migrate.latest(config)
+}

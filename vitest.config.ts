@@ -1,0 +1,27 @@
+import { fileURLToPath } from 'node:url'
+import { defineConfig } from 'vitest/config'
+
+const core = fileURLToPath(new URL('./core', import.meta.url))
+const decorators = { experimentalDecorators: true, useDefineForClassFields: false }
+
+export default defineConfig({
+  resolve: { alias: { '#core': core } },
+  esbuild: { tsconfigRaw: { compilerOptions: decorators } },
+  test: {
+    projects: [
+      { extends: true, test: { name: 'unit', include: ['core/**/*.test.ts', 'tests/core/**/*.test.ts'] } },
+      {
+        extends: true,
+        test: {
+          name: 'server',
+          include: ['tests/server/**/*.test.ts'],
+          globalSetup: ['tests/server/database.setup.ts'],
+          fileParallelism: false,
+          testTimeout: 20000,
+          hookTimeout: 60000,
+        },
+      },
+    ],
+    benchmark: { include: ['tests/bench/**/*.bench.ts'] },
+  },
+})
