@@ -1,1 +1,41 @@
-<template><v-app><NuxtPage /></v-app></template>
+<script setup lang="ts">
+import { onMounted } from 'vue'
+import { useLive } from '~/stores/live'
+import { useOutbox } from '~/stores/outbox'
+import { useRecords } from '~/stores/records'
+
+const records = useRecords()
+const outbox = useOutbox()
+const live = useLive()
+
+async function begin() {
+  await records.load()
+  if (records.state === 'here') outbox.resume()
+  else setTimeout(begin, 1500)
+}
+onMounted(() => {
+  live.join()
+  void begin()
+})
+</script>
+
+<template>
+  <v-app>
+    <ShopHeader />
+    <v-main>
+      <div v-if="records.state !== 'here'" class="page" role="status">
+        <p class="quiet">
+          {{
+            records.state === 'loading'
+              ? 'Fetching the shop’s records …'
+              : 'The shop’s records can’t be reached just now. Trying again …'
+          }}
+        </p>
+      </div>
+      <NewShop v-else-if="!records.shop" />
+      <NuxtPage v-else />
+    </v-main>
+    <ConflictDialog />
+    <QuietNews />
+  </v-app>
+</template>

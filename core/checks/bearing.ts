@@ -1,7 +1,6 @@
 import { kindOf } from '../footprint/kinds'
 import { surenessOf } from '../footprint/tool'
-import { boredBy } from '../fit/bore'
-import { bitToBuy } from '../fit/bore'
+import { boredBy, bitToBuy } from '../fit/bore'
 import type { Seat } from '../model/model'
 import { bitName } from '../shop/bit-name'
 import { SURE_SETTING } from '../shop/shop'

@@ -1,6 +1,5 @@
-import { formatLength } from '../units/format-length'
+import { formatLength, gridStep } from '../units/format-length'
 import { toGrid } from '../units/grid'
-import { gridStep } from '../units/format-length'
 import { webLimitRule, webRule, endWebRule } from './rules'
 import { gridOn, limitFrom, remedy, TOLERANCE, type Check, type Subject } from './subject'
 import type { Remedy, Verdict } from './verdict'

@@ -11,23 +11,23 @@ export interface OfferedRemedy extends Remedy {
 const stopsOf = (d: Design) => new Set(d.verdicts.filter((v) => v.level === 'stop').map((v) => v.id))
 
 /**
- * The remedies of a verdict that help: with each the holder is planned again, and it is offered only if the verdict
- * gets better and no new stop comes up.
+ * Plans a holder again with a remedy. It is offered only if the verdict gets better and no new stop comes up.
+ * @returns the remedy with its outcome, or null
  */
-export function remediesFor(current: Design, verdict: Verdict): OfferedRemedy[] {
+export function tryRemedy(current: Design, verdict: Verdict, remedy: Remedy): OfferedRemedy | null {
   const before = stopsOf(current)
-  const offered: OfferedRemedy[] = []
-  for (const remedy of verdict.candidates) {
-    const after = design(withChange(current.input, remedy.change))
-    const same = after.verdicts.find((v) => v.id === verdict.id)
-    const drawn = after.model !== null || current.model === null
-    const helps = drawn && (!same || isGraver(verdict.level, same.level))
-    const newStop = after.verdicts.some((v) => v.level === 'stop' && !before.has(v.id) && v.check !== 'plan')
-    const emptied = after.refusals.some((r) => r.id === 'empty')
-    if (helps && !newStop && !emptied) offered.push({ ...remedy, outcome: outcomeOf(after) })
-  }
-  return offered
+  const after = design(withChange(current.input, remedy.change))
+  const same = after.verdicts.find((v) => v.id === verdict.id)
+  const drawn = after.model !== null || current.model === null
+  const helps = drawn && (!same || isGraver(verdict.level, same.level))
+  const newStop = after.verdicts.some((v) => v.level === 'stop' && !before.has(v.id) && current.model !== null)
+  const emptied = after.refusals.some((r) => r.id === 'empty')
+  return helps && !newStop && !emptied ? { ...remedy, outcome: outcomeOf(after) } : null
 }
+
+/** The remedies of a verdict that help, in the order in which they come to mind. */
+export const remediesFor = (current: Design, verdict: Verdict): OfferedRemedy[] =>
+  verdict.candidates.flatMap((remedy) => tryRemedy(current, verdict, remedy) ?? [])
 
 /** The main board's size after a change, in words. */
 export function outcomeOf(d: Design): string {

@@ -1,6 +1,6 @@
 import type { Tool } from '../footprint/tool'
 import type { Board, HolderModel, Seat } from '../model/model'
-import type { Holder } from '../model/holder'
+import type { Holder, SeatOrder } from '../model/holder'
 import type { Shop } from '../shop/shop'
 import type { SettingKey } from '../shop/settings'
 import type { Trail } from '../working/trail'
@@ -50,6 +50,8 @@ export interface HolderForm {
   choices: readonly Choice[]
   /** field keys a tool still lacks for this form, or null when it can't take this kind of tool at all */
   lacks: (tool: Tool) => string[] | null
+  /** the way a tool is best turned when it is put into a holder of this form */
+  attitude: (tool: Tool, shop: Shop) => SeatOrder['turn']
   plan: (input: PlanInput) => Plan
 }
 

@@ -21,7 +21,6 @@ export function connect(): Knex {
       database: wanted('FINGERLING_DB_NAME'),
       timezone: 'Z',
       supportBigNumbers: true,
-      dateStrings: ['DATE'],
       connectTimeout: PATIENCE,
     },
     pool: { min: 0, max: 8, idleTimeoutMillis: 30000 },

@@ -1,5 +1,6 @@
 import { kindOf } from '../../footprint/kinds'
 import type { HolderForm } from '../form'
+import { bestAttitude } from './attitude'
 import { choices } from './choices'
 import { planFingerRail } from './plan'
 
@@ -14,5 +15,6 @@ export const form: HolderForm = {
     if (!envelope) return null
     return 'missing' in envelope ? envelope.missing : []
   },
+  attitude: bestAttitude,
   plan: planFingerRail,
 }

@@ -1,0 +1,94 @@
+<script setup lang="ts">
+import { computed, ref, watch } from 'vue'
+import { formatExact } from '#core/units/format-length'
+import { parseSize, parseLength } from '#core/units/length'
+import { useFormat } from '~/composables/useFormat'
+
+/**
+ * A length typed freely, in inches or mm whatever the shop's unit. Every keystroke that can be read is passed on; what
+ * can't be read stays where it was typed, with the reason under it, and the stored figure stays as it was.
+ */
+const props = defineProps<{
+  modelValue: number | null
+  label: string
+  inputId?: string
+  /** may be nought */
+  noughtAllowed?: boolean
+  max?: number
+  /** may be left empty, which passes on null */
+  optional?: boolean
+  placeholder?: string
+  describedBy?: string
+}>()
+const emit = defineEmits<{ 'update:modelValue': [number | null]; focus: []; blur: []; next: [] }>()
+
+const { format } = useFormat()
+const written = computed(() => (props.modelValue === null ? '' : formatExact(props.modelValue, format.value, false)))
+const text = ref(written.value)
+const error = ref('')
+let passedOn: number | null = props.modelValue
+
+watch([() => props.modelValue, format], ([value], [, before]) => {
+  if (value === passedOn && before === format.value) return
+  if (value === passedOn && error.value) return // switching units must not wipe out what could not be read
+  passedOn = value
+  text.value = written.value
+  error.value = ''
+})
+
+function read(input: string): void {
+  text.value = input
+  if (input.trim() === '') {
+    error.value = props.optional || props.modelValue === null ? '' : 'Left empty: the figure before it still stands.'
+    if (props.optional) pass(null)
+    return
+  }
+  const { unit } = format.value
+  const limits = { ...(props.noughtAllowed ? { min: 0 } : {}), ...(props.max === undefined ? {} : { max: props.max }) }
+  const reading = parseLength(input, unit).ok ? parseSize(input, unit, limits) : parseLength(input, unit)
+  error.value = reading.ok ? '' : reading.message
+  if (reading.ok && input !== written.value) pass(reading.value)
+}
+
+function pass(value: number | null): void {
+  if (value === passedOn) return
+  passedOn = value
+  emit('update:modelValue', value)
+}
+
+function left(): void {
+  if (!error.value) text.value = written.value
+  emit('blur')
+}
+</script>
+
+<template>
+  <div class="length">
+    <input
+      :id="inputId"
+      class="field num"
+      :value="text"
+      :aria-label="inputId ? undefined : label"
+      :aria-invalid="error ? 'true' : 'false'"
+      :aria-describedby="describedBy"
+      :placeholder="placeholder"
+      autocomplete="off"
+      spellcheck="false"
+      inputmode="text"
+      @input="read(($event.target as HTMLInputElement).value)"
+      @focus="emit('focus')"
+      @blur="left"
+      @keydown.enter.prevent="emit('next')"
+    />
+    <p v-if="error" class="told wrong" role="alert">{{ error }}</p>
+  </div>
+</template>
+
+<style scoped>
+.length {
+  min-width: 0;
+}
+.num {
+  font-feature-settings: 'tnum';
+}
+</style>

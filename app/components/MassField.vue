@@ -1,0 +1,51 @@
+<script setup lang="ts">
+import { computed, ref, watch } from 'vue'
+import { formatMass, massUnitFor, parseMass } from '#core/units/mass'
+import { useFormat } from '~/composables/useFormat'
+
+/** A weight typed freely, in kg, g, lb or oz; empty when it has not been on the scale. */
+const props = defineProps<{ modelValue: number | null; inputId: string }>()
+const emit = defineEmits<{ 'update:modelValue': [number | null]; focus: []; next: [] }>()
+
+const { format } = useFormat()
+const unit = computed(() => massUnitFor(format.value.unit))
+const written = computed(() => (props.modelValue === null ? '' : formatMass(props.modelValue, unit.value)))
+const text = ref(written.value)
+const error = ref('')
+let passedOn = props.modelValue
+
+watch([() => props.modelValue, unit], ([value], [, before]) => {
+  if (value === passedOn && (before === unit.value || error.value)) return
+  passedOn = value
+  text.value = written.value
+  error.value = ''
+})
+
+function read(input: string): void {
+  text.value = input
+  const reading = input.trim() === '' ? null : parseMass(input, unit.value)
+  error.value = reading && !reading.ok ? reading.message : ''
+  const value = reading === null ? null : reading.ok ? reading.value : passedOn
+  if (value === passedOn || input === written.value) return
+  passedOn = value
+  emit('update:modelValue', value)
+}
+</script>
+
+<template>
+  <div>
+    <input
+      :id="inputId"
+      class="field"
+      :value="text"
+      :aria-invalid="error ? 'true' : 'false'"
+      placeholder="not weighed"
+      autocomplete="off"
+      @input="read(($event.target as HTMLInputElement).value)"
+      @focus="emit('focus')"
+      @blur="error || (text = written)"
+      @keydown.enter.prevent="emit('next')"
+    />
+    <p v-if="error" class="told wrong" role="alert">{{ error }}</p>
+  </div>
+</template>

@@ -1,0 +1,108 @@
+<script setup lang="ts">
+import { ref, watch } from 'vue'
+import type { PlanInput, HolderForm } from '#core/forms/form'
+import { consequences } from '#core/choose/schools'
+import { useAfterPaint } from '~/composables/useAfterPaint'
+import { useFormat } from '~/composables/useFormat'
+
+/** The questions a form asks, each with what the answers come to in figures. */
+const props = defineProps<{ form: HolderForm; input: PlanInput }>()
+const emit = defineEmits<{ choose: [label: string, key: string, value: string | number | null] }>()
+const { length, bare } = useFormat()
+
+const outcome = ref<Record<string, Record<string, string>>>({})
+const { after } = useAfterPaint()
+watch(
+  () => props.input,
+  (input) => {
+    const tasks = props.form.choices
+      .filter((c) => c.type === 'option')
+      .map((c) => () => {
+        const found = consequences(input, c.key).map((x) => [
+          x.value,
+          x.board ? `${bare(x.board.length)} × ${bare(x.board.width)}` : 'can’t be',
+        ])
+        outcome.value = { ...outcome.value, [c.key]: Object.fromEntries(found) as Record<string, string> }
+      })
+    after(tasks)
+  },
+  { immediate: true },
+)
+const own = (key: string) => {
+  const value = props.input.holder.choices[key]
+  return typeof value === 'number' ? value : null
+}
+</script>
+
+<template>
+  <div class="choices">
+    <div v-for="c in form.choices" :key="c.key" class="choice">
+      <span class="label" :title="c.about">{{ c.label }}</span>
+      <ChoiceRow
+        v-if="c.type === 'option'"
+        :label="c.label"
+        :model-value="String(input.holder.choices[c.key] ?? c.usual)"
+        :values="c.values.map((v) => ({ ...v, more: outcome[c.key]?.[v.value] }))"
+        @update:model-value="emit('choose', c.label, c.key, $event)"
+      />
+      <select
+        v-else-if="c.type === 'stock'"
+        class="field"
+        :aria-label="c.label"
+        :value="input.holder.choices[c.key] ?? input.shop.stock[0]?.id"
+        @change="emit('choose', c.label, c.key, ($event.target as HTMLSelectElement).value)"
+      >
+        <option v-for="s in input.shop.stock" :key="s.id" :value="s.id">{{ s.name }}</option>
+      </select>
+      <div v-else class="with-shop">
+        <LengthField
+          :model-value="own(c.key)"
+          :label="c.label"
+          :nought-allowed="c.min === 0"
+          :max="c.max"
+          optional
+          :placeholder="c.type === 'length' ? `${length(input.shop.settings[c.setting])}, the shop’s` : 'follows'"
+          @update:model-value="emit('choose', c.label, c.key, $event)"
+        />
+        <button
+          v-if="own(c.key) !== null"
+          class="btn tiny"
+          :title="
+            c.type === 'length'
+              ? `Back to the shop’s ${length(input.shop.settings[c.setting])}`
+              : 'Let it follow from the tools'
+          "
+          @click="emit('choose', c.label, c.key, null)"
+        >
+          {{ c.type === 'length' ? 'shop’s' : 'follow' }}
+        </button>
+      </div>
+    </div>
+  </div>
+</template>
+
+<style scoped>
+.choices {
+  display: grid;
+  gap: 6px;
+}
+.choice {
+  display: grid;
+  grid-template-columns: 92px minmax(0, 1fr);
+  gap: 8px;
+  align-items: center;
+}
+.label {
+  font-size: 0.9rem;
+  line-height: 1.15;
+  color: var(--pencil);
+}
+.with-shop {
+  display: flex;
+  gap: 6px;
+  align-items: start;
+}
+.with-shop > :first-child {
+  flex: 1;
+}
+</style>

@@ -1,0 +1,91 @@
+<script setup lang="ts">
+import { computed } from 'vue'
+import { SETTINGS, type SettingKey } from '#core/shop/settings'
+import type { Figure } from '#core/working/figure'
+import { useHistory } from '~/stores/history'
+import { useRecords } from '~/stores/records'
+import { useShopSettings } from '~/composables/useShopSettings'
+
+/** Changes a figure that stands by itself, where it comes from: a measurement, a setting, a bit, a board, a choice. */
+const props = defineProps<{ figure: Figure }>()
+const emit = defineEmits<{ choose: [key: string, value: number] }>()
+
+const records = useRecords()
+const history = useHistory()
+const shop = useShopSettings()
+const origin = computed(() => props.figure.origin)
+const setting = computed(() =>
+  origin.value.kind === 'shop' && origin.value.key in SETTINGS ? SETTINGS[origin.value.key as SettingKey] : null,
+)
+const fixed = computed(
+  () =>
+    (origin.value.kind === 'shop' && !setting.value) || (origin.value.kind === 'choice' && origin.value.key === 'back'),
+)
+
+function set(value: number | null) {
+  const o = origin.value
+  if (o.kind === 'measurement') {
+    const tool = records.toolsById.get(o.tool)
+    if (!tool) return
+    const next =
+      o.field === 'mass'
+        ? { ...tool, mass: value }
+        : value === null
+          ? tool
+          : { ...tool, measures: { ...tool.measures, [o.field]: value } }
+    history.change(props.figure.label, 'tools', tool.id, next)
+  } else if (value === null) return
+  else if (o.kind === 'shop') shop.setting(o.key as SettingKey, value, props.figure.label)
+  else if (o.kind === 'choice') emit('choose', o.key, value)
+  else if (o.kind === 'bit') shop.bit(o.diameter, { testBore: value }, 'Test bore')
+  else if (o.kind === 'stock') shop.stock(o.id, { thickness: value }, 'Thickness')
+}
+const from = computed(() => {
+  const o = origin.value
+  if (o.kind === 'measurement') return 'measured'
+  if (o.kind === 'shop') return 'the shop’s: every holder follows'
+  if (o.kind === 'bit') return 'the hole it really makes'
+  if (o.kind === 'stock') return `${props.figure.note}, as it really is`
+  return 'this holder’s'
+})
+</script>
+
+<template>
+  <div class="editor">
+    <NuxtLink v-if="fixed" to="/shop" class="small">{{
+      origin.kind === 'choice' ? 'follows from the choice above' : 'set under the shop'
+    }}</NuxtLink>
+    <template v-else>
+      <NumberField
+        v-if="figure.quantity === 'ratio' && setting"
+        :model-value="figure.value"
+        :label="figure.label"
+        :min="setting.min"
+        :max="setting.max"
+        @update:model-value="set"
+      />
+      <MassField
+        v-else-if="figure.quantity === 'mass'"
+        :input-id="`edit-${figure.id}`"
+        :model-value="figure.value"
+        @update:model-value="set"
+      />
+      <LengthField
+        v-else
+        :model-value="figure.value"
+        :label="figure.label"
+        :nought-allowed="setting ? setting.min === 0 : origin.kind === 'choice'"
+        :max="setting?.max"
+        @update:model-value="set"
+      />
+      <span class="quiet small">{{ from }}</span>
+    </template>
+  </div>
+</template>
+
+<style scoped>
+.editor {
+  display: grid;
+  gap: 1px;
+}
+</style>

@@ -1,0 +1,332 @@
+<script setup lang="ts">
+import { computed, onBeforeUnmount, onMounted, ref, watch } from 'vue'
+import type { Design } from '#core/choose/design'
+import type { Level } from '#core/checks/verdict'
+import { holderViews } from '#core/drawing/views'
+import type { Dimension, View } from '#core/drawing/view'
+import { svgPath } from '#core/geometry/svg-path'
+import { useFormat } from '~/composables/useFormat'
+import { useKeys } from '~/composables/useKeys'
+
+/** The holder from above and from the front, to one scale, with its dimensions; drag to pan, wheel to zoom. */
+const props = defineProps<{ worked: Design; lit: string | null; seat: string | null; still?: boolean }>()
+const emit = defineEmits<{ figure: [id: string | null]; seat: [id: string] }>()
+
+const { format, length, bare } = useFormat()
+
+/** Room for dimensions and titles, px. */
+const LEFT = 66
+const RIGHT = 48
+const TOP = 26
+const BETWEEN = 92
+const BOTTOM = 14
+/** How much of the handles is shown below the front view's boards when all is fitted in, mm. */
+const HANDLES = 70
+
+const frame = ref<HTMLElement | null>(null)
+const size = ref({ width: 700, height: 420 })
+const zoom = ref(1)
+const pan = ref({ x: 0, y: 0 })
+
+const views = computed<View[]>(() =>
+  props.worked.model ? holderViews(props.worked.model, props.worked.input.tools, format.value) : [],
+)
+
+/** What must be seen of the front view: the boards and heads, and only the start of long handles. */
+const frontBox = computed(() => {
+  const front = views.value.find((v) => v.name === 'front')
+  if (!front) return null
+  const boards = front.outlines.filter((o) => o.role === 'board').map((o) => o.outline.start.y)
+  return { ...front.bounds, minY: Math.max(front.bounds.minY, Math.min(...boards) - HANDLES) }
+})
+
+const scene = computed(() => {
+  const [top, front] = views.value
+  const low = frontBox.value
+  if (!top || !front || !low) return null
+  const minX = Math.min(top.bounds.minX, front.bounds.minX)
+  const width = Math.max(top.bounds.maxX, front.bounds.maxX) - minX
+  const tall = top.bounds.maxY - top.bounds.minY + (low.maxY - low.minY)
+  const fit = Math.min((size.value.width - LEFT - RIGHT) / width, (size.value.height - TOP - BETWEEN - BOTTOM) / tall)
+  const s = Math.max(0.02, fit) * zoom.value
+  const ox = LEFT + (size.value.width - LEFT - RIGHT - width * fit) / 2 - minX * s + pan.value.x
+  const topY = TOP + top.bounds.maxY * s + pan.value.y
+  const frontY = topY - top.bounds.minY * s + BETWEEN + low.maxY * s
+  return {
+    s,
+    ox,
+    placed: [
+      { view: top, oy: topY },
+      { view: front, oy: frontY },
+    ],
+  }
+})
+
+const marks = computed(() => {
+  const levels = new Map<string, Level>()
+  for (const v of props.worked.verdicts) {
+    if (v.level === 'pass') continue
+    for (const seat of v.seats) if (levels.get(seat) !== 'stop') levels.set(seat, v.level)
+  }
+  return levels
+})
+const seatMarks = computed(() => {
+  const { model } = props.worked
+  const top = scene.value?.placed[0]
+  if (!model || !scene.value || !top) return []
+  const { s, ox } = scene.value
+  return model.seats.flatMap((seat) => {
+    const level = marks.value.get(seat.id)
+    const at = { x: ox + seat.at.x * s, y: top.oy + seat.at.y * s }
+    return [{ id: seat.id, place: seat.place, level, ...at }]
+  })
+})
+
+function textOf(d: Dimension): string {
+  const text = d.about ? bare(d.value, d.print) : d.id === 'length' ? length(d.value, d.print) : bare(d.value, d.print)
+  return d.about ? `~${text}` : text
+}
+
+function placed(view: View, oy: number, d: Dimension) {
+  const { s, ox } = scene.value!
+  const upright = d.side === 'left' || d.side === 'right'
+  const boards = props.worked.model!.boards
+  const right = Math.max(...boards.map((b) => b.placement.at.x + b.length))
+  const edge =
+    d.side === 'left'
+      ? ox - Math.max(0, -view.bounds.minX) * s
+      : d.side === 'right'
+        ? ox + right * s
+        : oy - Math.min(...view.outlines.filter((o) => o.role === 'board').map((o) => boundsLow(o.outline))) * s
+  const along = (v: number) => (upright ? oy - v * s : ox + v * s)
+  return { a: along(d.from), b: along(d.to), edge }
+}
+/** The lowest point of a board's outline; boards are drawn with straight lower edges. */
+const boundsLow = (outline: View['outlines'][number]['outline']) =>
+  Math.min(outline.start.y, ...outline.segments.map((seg) => seg.to.y))
+
+function zoomBy(factor: number, x = size.value.width / 2, y = size.value.height / 2) {
+  if (!scene.value) return
+  const next = Math.min(60, Math.max(0.3, zoom.value * factor))
+  const real = next / zoom.value
+  // the point under the pointer stays where it is
+  const { ox } = scene.value
+  const { oy } = scene.value.placed[0]!
+  zoom.value = next
+  const after = scene.value!
+  pan.value = {
+    x: pan.value.x + (x - (x - ox) * real - after.ox),
+    y: pan.value.y + (y - (y - oy) * real - after.placed[0]!.oy),
+  }
+}
+function fitAll() {
+  zoom.value = 1
+  pan.value = { x: 0, y: 0 }
+}
+
+let dragged: { x: number; y: number; far: boolean } | null = null
+function down(event: PointerEvent) {
+  dragged = { x: event.clientX, y: event.clientY, far: false }
+}
+function drag(event: PointerEvent) {
+  if (!dragged) return
+  const [dx, dy] = [event.clientX - dragged.x, event.clientY - dragged.y]
+  if (!dragged.far && Math.hypot(dx, dy) < 4) return
+  if (!dragged.far) (event.currentTarget as Element).setPointerCapture(event.pointerId)
+  dragged = { x: event.clientX, y: event.clientY, far: true }
+  pan.value = { x: pan.value.x + dx, y: pan.value.y + dy }
+}
+function wheel(event: WheelEvent) {
+  const box = frame.value!.getBoundingClientRect()
+  zoomBy(Math.exp(-event.deltaY * 0.0015), event.clientX - box.left, event.clientY - box.top)
+}
+
+let watcher: ResizeObserver | undefined
+onMounted(() => {
+  watcher = new ResizeObserver(([entry]) => {
+    const { width, height } = entry!.contentRect
+    if (width > 0 && height > 0) size.value = { width, height }
+  })
+  if (frame.value) watcher.observe(frame.value)
+})
+onBeforeUnmount(() => watcher?.disconnect())
+watch(() => props.worked.input.holder.id, fitAll)
+useKeys(() =>
+  props.still
+    ? []
+    : [
+        { on: '+', says: 'Closer', act: () => zoomBy(1.25) },
+        { on: '=', says: 'Closer', act: () => zoomBy(1.25) },
+        { on: '-', says: 'Farther', act: () => zoomBy(0.8) },
+        { on: '0', says: 'All of it', act: fitAll },
+      ],
+)
+const summary = computed(() => {
+  const rail = props.worked.model?.boards[0]
+  return rail
+    ? `${rail.name}: ${length(rail.length)} by ${length(rail.width)}, ${rail.openings.length} slots. The marks stand in the table below.`
+    : ''
+})
+</script>
+
+<template>
+  <div ref="frame" class="frame" :class="{ still }">
+    <svg
+      v-if="scene"
+      :width="size.width"
+      :height="size.height"
+      :viewBox="`0 0 ${size.width} ${size.height}`"
+      role="img"
+      :aria-label="summary"
+      data-test="drawing"
+      @pointerdown="still || down($event)"
+      @pointermove="drag"
+      @pointerup="dragged = null"
+      @wheel.prevent="still || wheel($event)"
+      @click="emit('figure', null)"
+    >
+      <g v-for="{ view, oy } in scene.placed" :key="view.name">
+        <text class="title" :x="LEFT - 50" :y="Math.max(16, oy - view.bounds.maxY * scene.s - 8)">
+          {{ view.title }}
+        </text>
+        <path
+          v-if="view.name === 'top'"
+          class="wall"
+          :d="`M${scene.ox - 14} ${oy}H${scene.ox + (view.bounds.maxX + 14 / scene.s) * scene.s}`"
+        />
+        <g :transform="`translate(${scene.ox} ${oy}) scale(${scene.s})`">
+          <path
+            v-for="(item, i) in view.outlines"
+            :key="i"
+            :class="[item.role, { lit: item.seat !== null && item.seat === seat, seated: item.seat !== null }]"
+            :d="svgPath(item.outline)"
+            vector-effect="non-scaling-stroke"
+            @click.stop="item.seat && emit('seat', item.seat)"
+          />
+          <path
+            v-for="(line, i) in view.lines"
+            :key="`l${i}`"
+            :class="line.style"
+            :d="`M${line.from.x} ${-line.from.y}L${line.to.x} ${-line.to.y}`"
+            vector-effect="non-scaling-stroke"
+          />
+        </g>
+      </g>
+      <g v-for="m in seatMarks" :key="m.id" class="seat-mark" :class="m.level" :transform="`translate(${m.x} ${m.y})`">
+        <path v-if="m.level === 'watch'" d="M0-11L11 9H-11z" />
+        <rect v-else-if="m.level === 'stop'" x="-9" y="-9" width="18" height="18" />
+        <circle v-else r="9" />
+        <text y="4">{{ m.place }}</text>
+      </g>
+      <template v-for="{ view, oy } in scene.placed" :key="`d${view.name}`">
+        <HolderDrawnDimension
+          v-for="d in view.dimensions"
+          :key="d.id"
+          :dimension="d"
+          v-bind="placed(view, oy, d)"
+          :row="d.row"
+          :text="textOf(d)"
+          :lit="lit !== null && d.figure === lit"
+          @pick="emit('figure', $event)"
+        />
+      </template>
+    </svg>
+    <div v-if="scene && !still" class="zoom">
+      <button class="btn tiny" aria-label="Closer" @click="zoomBy(1.4)">+</button>
+      <button class="btn tiny" aria-label="Farther" @click="zoomBy(1 / 1.4)">−</button>
+      <button class="btn tiny" @click="fitAll">All</button>
+    </div>
+    <slot v-if="!scene" />
+  </div>
+</template>
+
+<style scoped>
+.frame {
+  position: relative;
+  overflow: hidden;
+  background: var(--sheet);
+  min-height: 0;
+  height: 100%;
+}
+svg {
+  display: block;
+  touch-action: none;
+  cursor: grab;
+}
+.still svg {
+  cursor: default;
+  touch-action: auto;
+}
+.title {
+  font: italic 13px var(--head);
+  fill: var(--pencil);
+}
+.wall {
+  stroke: var(--pencil);
+  stroke-width: 1;
+  stroke-dasharray: 9 4;
+}
+.board {
+  fill: var(--wood);
+  stroke: var(--wood-line);
+  stroke-width: 1.4;
+}
+.opening {
+  fill: var(--sheet);
+  stroke: var(--wood-line);
+  stroke-width: 1.4;
+}
+.head,
+.handle {
+  fill: var(--ghost);
+  stroke: var(--ghost-line);
+  stroke-width: 1;
+  stroke-dasharray: 4 2.5;
+  cursor: pointer;
+}
+.head.lit,
+.handle.lit,
+.opening.lit {
+  stroke: var(--chalk);
+  stroke-width: 2;
+}
+.visible {
+  stroke: var(--wood-line);
+  stroke-width: 1;
+}
+.centre {
+  stroke: var(--pencil);
+  stroke-width: 0.8;
+}
+.seat-mark circle {
+  fill: var(--sheet);
+  stroke: var(--ink);
+}
+.seat-mark.watch path {
+  fill: var(--watch);
+}
+.seat-mark.stop rect {
+  fill: var(--stop);
+}
+.seat-mark text {
+  font-size: 11.5px;
+  font-weight: 650;
+  text-anchor: middle;
+  fill: var(--ink);
+  pointer-events: none;
+}
+.seat-mark.watch text,
+.seat-mark.stop text {
+  fill: var(--sheet);
+}
+.seat-mark {
+  pointer-events: none;
+}
+.zoom {
+  position: absolute;
+  top: 8px;
+  right: 8px;
+  display: flex;
+  gap: 4px;
+}
+</style>

@@ -1,0 +1,54 @@
+<script setup lang="ts">
+import { computed } from 'vue'
+import type { Design } from '#core/choose/design'
+import { holderViews } from '#core/drawing/views'
+import { svgPath } from '#core/geometry/svg-path'
+
+/** A holder from the front, small and without dimensions. */
+const props = defineProps<{ worked: Design }>()
+const view = computed(() => {
+  const { model, input } = props.worked
+  return model ? holderViews(model, input.tools, input.shop).find((v) => v.name === 'front')! : null
+})
+const box = computed(() => {
+  const b = view.value!.bounds
+  const pad = (b.maxX - b.minX) * 0.04 + 10
+  return `${b.minX - pad} ${-b.maxY - pad} ${b.maxX - b.minX + 2 * pad} ${b.maxY - b.minY + 2 * pad}`
+})
+</script>
+
+<template>
+  <svg v-if="view" :viewBox="box" aria-hidden="true">
+    <path
+      v-for="(item, i) in view.outlines"
+      :key="i"
+      :class="item.role"
+      :d="svgPath(item.outline)"
+      vector-effect="non-scaling-stroke"
+    />
+  </svg>
+  <p v-else class="quiet none">nothing to draw yet</p>
+</template>
+
+<style scoped>
+svg {
+  width: 100%;
+  height: 100%;
+  display: block;
+}
+.board {
+  fill: var(--wood);
+  stroke: var(--wood-line);
+}
+.head,
+.handle {
+  fill: var(--ghost);
+  stroke: var(--ghost-line);
+}
+.none {
+  display: grid;
+  place-items: center;
+  height: 100%;
+  margin: 0;
+}
+</style>

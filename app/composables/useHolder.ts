@@ -1,0 +1,61 @@
+import { computed, type Ref } from 'vue'
+import { withChange, type Change } from '#core/checks/change'
+import { design, type Design } from '#core/choose/design'
+import { formOf } from '#core/forms/all-forms'
+import type { PlanInput } from '#core/forms/form'
+import type { Holder, SeatOrder } from '#core/model/holder'
+import type { Tool } from '#core/footprint/tool'
+import { useHistory } from '~/stores/history'
+import { useRecords } from '~/stores/records'
+
+/** A holder of the current shop, worked out anew whenever anything it comes from changes, and the ways to change it. */
+export function useHolder(id: Ref<string>) {
+  const records = useRecords()
+  const history = useHistory()
+
+  const holder = computed<Holder | null>(() => records.holders.find((h) => h.id === id.value) ?? null)
+  const form = computed(() => (holder.value ? formOf(holder.value.form) : undefined))
+  const input = computed<PlanInput | null>(() =>
+    holder.value && records.shop ? { shop: records.shop, tools: records.toolsById, holder: holder.value } : null,
+  )
+  const worked = computed<Design | null>(() => (input.value ? design(input.value) : null))
+
+  const change = (label: string, more: Partial<Holder>) => {
+    if (holder.value) history.change(label, 'holders', holder.value.id, { ...holder.value, ...more })
+  }
+
+  /** Makes a remedy's change, whether it is one of the holder or of the shop. */
+  function apply(label: string, wanted: Change): void {
+    if (!input.value || !records.shopId) return
+    const after = withChange(input.value, wanted)
+    if (after.shop !== input.value.shop) history.change(label, 'shops', records.shopId, after.shop)
+    if (after.holder !== input.value.holder) history.change(label, 'holders', after.holder.id, after.holder)
+  }
+
+  const choose = (label: string, key: string, value: string | number | null) =>
+    apply(label, { kind: 'choice', key, value })
+
+  function seatTool(tool: Tool): void {
+    const { shop } = records
+    if (!holder.value || !shop || !form.value) return
+    const seat: SeatOrder = {
+      id: crypto.randomUUID().slice(0, 8),
+      tool: tool.id,
+      turn: form.value.attitude(tool, shop),
+    }
+    change('Add a tool', { seats: [...holder.value.seats, seat] })
+  }
+
+  function move(from: number, to: number): void {
+    const seats = [...(holder.value?.seats ?? [])]
+    if (from === to || to < 0 || to >= seats.length) return
+    const [seat] = seats.splice(from, 1)
+    seats.splice(to, 0, seat!)
+    change('Reorder', { seats })
+  }
+
+  const turn = (seat: string, by: SeatOrder['turn']) => apply('Turn a tool', { kind: 'turn', seat, turn: by })
+  const unseat = (seat: string) => apply('Take a tool out', { kind: 'leave out', seats: [seat] })
+
+  return { holder, form, input, worked, change, apply, choose, seatTool, move, turn, unseat }
+}

@@ -1,0 +1,243 @@
+<script setup lang="ts">
+import { mdiDownload, mdiPrinter } from '@mdi/js'
+import { computed } from 'vue'
+import { boardMarks } from '#core/bench/marks'
+import { partsOf } from '#core/bench/parts'
+import { worstOf } from '#core/checks/verdict'
+import { marksCsv, partsCsv } from '#core/exchange/csv'
+import { boardSvg } from '#core/exchange/svg'
+import { download, fileName } from '~/composables/download'
+import { useFormat } from '~/composables/useFormat'
+import { useHolder } from '~/composables/useHolder'
+
+const route = useRoute()
+const id = computed(() => String(route.params.id))
+const { holder, worked } = useHolder(id)
+const { format, length, bit } = useFormat()
+useHead({ title: () => `Bench: ${holder.value?.name ?? ''} · Fingerling` })
+
+const model = computed(() => worked.value?.model ?? null)
+const parts = computed(() => (model.value ? partsOf(model.value) : []))
+const boards = computed(() =>
+  (model.value?.boards ?? [])
+    .filter((b) => b.openings.length > 0)
+    .map((board) => ({ rail: board, ...boardMarks(model.value!, board, format.value) })),
+)
+const troubles = computed(() => worked.value?.verdicts.filter((v) => v.level !== 'pass') ?? [])
+const level = computed(() => (worked.value ? worstOf(worked.value.verdicts) : 'pass'))
+const bits = computed(() => {
+  const count = new Map<number, number>()
+  for (const o of model.value?.boards.flatMap((b) => b.openings) ?? [])
+    if (o.bit !== null) count.set(o.bit, (count.get(o.bit) ?? 0) + 1)
+  return [...count].sort(([a], [b]) => b - a)
+})
+/** From here on a bit wants the work clamped and a low speed, mm. */
+const LARGE_BIT = 25
+const hasLarge = computed(() => bits.value.some(([d]) => d >= LARGE_BIT))
+const sawn = computed(() => model.value?.boards.some((b) => b.openings.some((o) => o.bit === null)))
+const toolOf = (seat: string | null) => model.value?.seats.find((s) => s.id === seat)?.name ?? ''
+
+const stem = computed(() => fileName(holder.value?.name ?? ''))
+const csv = 'text/csv'
+const save = {
+  marks: () => download(`${stem.value}-marks.csv`, csv, marksCsv(model.value!, boards.value[0]!.rail.id, format.value)),
+  parts: () => download(`${stem.value}-parts.csv`, csv, partsCsv(model.value!, format.value)),
+  svg: (board: string) =>
+    download(
+      `${stem.value}-${board}.svg`,
+      'image/svg+xml',
+      boardSvg(
+        model.value!,
+        model.value!.boards.find((b) => b.id === board)!,
+        format.value,
+      ),
+    ),
+}
+const print = () => window.print()
+const today = new Date().toISOString().slice(0, 10)
+</script>
+
+<template>
+  <div class="page">
+    <nav class="no-print bar">
+      <NuxtLink :to="`/holders/${id}`" class="btn">Back to the drawing</NuxtLink>
+      <span class="spring" />
+      <template v-if="model">
+        <button class="btn" @click="save.marks"><v-icon :icon="mdiDownload" size="18" /> Marks, CSV</button>
+        <button class="btn" @click="save.parts"><v-icon :icon="mdiDownload" size="18" /> Parts, CSV</button>
+        <button v-for="b in model.boards" :key="b.id" class="btn" @click="save.svg(b.id)">
+          <v-icon :icon="mdiDownload" size="18" /> {{ b.name }}, SVG
+        </button>
+        <button class="btn main" @click="print"><v-icon :icon="mdiPrinter" size="18" /> Print</button>
+      </template>
+    </nav>
+    <p v-if="!holder || !worked">This holder is not here.</p>
+    <article v-else class="sheet" data-test="bench-sheet">
+      <header>
+        <h1>{{ holder.name }}</h1>
+        <p class="quiet">
+          {{ today }} · lengths in {{ format.unit === 'mm' ? 'millimetres' : 'inches' }} · all marks run from the datum
+          end
+        </p>
+      </header>
+      <div v-if="troubles.length" class="troubles" :class="level">
+        <p v-for="v in troubles" :key="v.id"><VerdictMark :level="v.level" worded /> {{ v.says }}</p>
+        <p v-if="level === 'stop'">
+          <strong>Don’t build it so.</strong> Go back to the drawing; each stop has its remedy there.
+        </p>
+      </div>
+      <template v-if="model">
+        <div class="drawing"><HolderDrawing :worked="worked" :lit="null" :seat="null" still /></div>
+
+        <section>
+          <h2>Parts</h2>
+          <table class="plain" data-test="parts">
+            <thead>
+              <tr>
+                <th>Part</th>
+                <th class="num">Count</th>
+                <th class="num">Length</th>
+                <th class="num">Width</th>
+                <th class="num">Thickness</th>
+                <th>From</th>
+              </tr>
+            </thead>
+            <tbody>
+              <tr v-for="p in parts" :key="p.board">
+                <td>{{ p.name }}</td>
+                <td class="num">{{ p.count }}</td>
+                <td class="num"><LengthText :text="length(p.length)" /></td>
+                <td class="num"><LengthText :text="length(p.width)" /></td>
+                <td class="num"><LengthText :text="length(p.thickness)" /></td>
+                <td>{{ p.material }}, grain along the length</td>
+              </tr>
+            </tbody>
+          </table>
+        </section>
+
+        <section v-for="m in boards" :key="m.rail.id">
+          <h2>Marks on the {{ m.rail.name.toLowerCase() }}</h2>
+          <p class="small">
+            Hook the rule on the datum end and don’t move it. Draw the line of centres
+            <strong><LengthText :text="length(m.rail.openings[0]!.centre.y)" /></strong> from the back edge. Saw lines
+            run from the hole’s tangents square to the front edge.
+          </p>
+          <table class="plain marks" data-test="marks">
+            <thead>
+              <tr>
+                <th class="num">From the datum end</th>
+                <th>Mark</th>
+                <th>Tool</th>
+                <th>Bit</th>
+                <th>Waste</th>
+              </tr>
+            </thead>
+            <tbody>
+              <tr v-for="mark in m.marks" :key="mark.label" :class="mark.kind">
+                <td class="num"><LengthText :text="length(mark.printed)" /></td>
+                <td>{{ mark.label }}</td>
+                <td>{{ mark.kind === 'centre' ? toolOf(mark.seat) : '' }}</td>
+                <td>{{ mark.bit !== null ? bit(mark.bit) : mark.kind === 'centre' ? 'saw to the line' : '' }}</td>
+                <td>{{ mark.waste === 'left' ? '✕ left of it' : mark.waste === 'right' ? '✕ right of it' : '' }}</td>
+              </tr>
+            </tbody>
+          </table>
+          <p class="small">
+            Centre to centre, end to end:
+            <template v-for="(link, i) in m.chain" :key="i"
+              ><LengthText :text="length(link.printed)" />{{ i < m.chain.length - 1 ? ' + ' : ' = ' }}</template
+            ><strong><LengthText :text="length(m.marks.at(-1)!.printed)" /></strong>
+          </p>
+        </section>
+
+        <section class="notes">
+          <h2>Before you start</h2>
+          <ul>
+            <li v-if="bits.length">
+              Drill before you saw:
+              <template v-for="([d, n], i) in bits" :key="d"
+                >{{ i ? ', ' : '' }}{{ n }} with the {{ bit(d) }} bit</template
+              >.
+            </li>
+            <li v-if="hasLarge">Large bits: clamp the work, low speed, a backer under the hole.</li>
+            <li v-if="sawn">Jigsaw: clamp the board, the line beside the clamp, both hands on the saw.</li>
+            <li>{{ model.joints[0]?.fixing }}; pilot holes first.</li>
+            <li>
+              Fix it to studs or a sound panel, never to drywall alone. Look for cables and pipes above and beside
+              outlets before you drill a wall.
+            </li>
+            <li>
+              The figures are for sound, dry wood. Hang double the weight for a day before you trust it; follow your
+              local codes and the makers’ instructions.
+            </li>
+          </ul>
+        </section>
+      </template>
+    </article>
+  </div>
+</template>
+
+<style scoped>
+.bar {
+  display: flex;
+  gap: 8px;
+  flex-wrap: wrap;
+  margin: 0 auto 14px;
+  max-width: 760px;
+}
+.spring {
+  flex: 1;
+}
+.sheet {
+  max-width: 760px;
+  margin: 0 auto;
+  background: var(--sheet);
+  border: 1px solid var(--rule);
+  padding: 26px 32px 34px;
+}
+.sheet h1 {
+  overflow-wrap: anywhere;
+}
+header p {
+  margin: 2px 0 0;
+}
+section {
+  margin-top: 18px;
+}
+.drawing {
+  height: 400px;
+  margin-top: 10px;
+}
+.troubles {
+  border: 2px solid var(--watch);
+  padding: 6px 14px;
+  margin-top: 10px;
+}
+.troubles.stop {
+  border-color: var(--stop);
+}
+.troubles p {
+  margin: 4px 0;
+}
+.marks .centre td,
+.marks .datum td,
+.marks .end td {
+  font-weight: 650;
+}
+.marks .saw td {
+  color: var(--pencil);
+}
+.marks td:first-child {
+  padding-right: 18px;
+}
+.notes ul {
+  padding-left: 18px;
+  margin: 6px 0 0;
+}
+@media (max-width: 600px) {
+  .sheet {
+    padding: 14px 12px;
+    overflow-x: auto;
+  }
+}
+</style>

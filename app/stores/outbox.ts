@@ -1,0 +1,156 @@
+import { defineStore } from 'pinia'
+import { computed, shallowReactive } from 'vue'
+import { ask } from './backend'
+import { keyOf, sameData, sending, taken, type Kept, type RecordKind } from './record'
+import { useRecords } from './records'
+
+/** How long after the last change a record is sent, and how long after a failure it is tried again, ms. */
+const PAUSE = 350
+const AGAIN = 1500
+const BOX = 'fingerling:unsaved:'
+
+/** Where a record stands on its way to the server. */
+export interface Pending {
+  state: 'changed' | 'sending' | 'away' | 'refused' | 'conflict'
+  /** being sent again after the server was away: it still counts as away until an answer comes */
+  again?: boolean
+  /** what was wrong, when refused */
+  message?: string
+  /** what the server has, when somebody else saved in between */
+  theirs?: Kept
+}
+
+/** Sends every change by itself, keeps what can't be sent yet in the browser, and never saves over somebody else's work. */
+export const useOutbox = defineStore('outbox', () => {
+  const records = useRecords()
+  const pending = shallowReactive(new Map<string, Pending>())
+  const timers = new Map<string, ReturnType<typeof setTimeout>>()
+
+  const conflicts = computed(() =>
+    [...pending].filter(([, p]) => p.state === 'conflict').map(([key, p]) => ({ key, theirs: p.theirs! })),
+  )
+  const refusals = computed(() =>
+    [...pending].filter(([, p]) => p.state === 'refused').map(([key, p]) => ({ key, message: p.message! })),
+  )
+  const state = computed<'saved' | 'saving' | 'away' | 'attention'>(() => {
+    const states = [...pending.values()].map((p) => (p.again ? 'away' : p.state))
+    if (states.some((s) => s === 'conflict' || s === 'refused')) return 'attention'
+    if (states.includes('away')) return 'away'
+    return states.length > 0 ? 'saving' : 'saved'
+  })
+
+  const later = (key: string, ms: number) => {
+    clearTimeout(timers.get(key))
+    timers.set(key, setTimeout(() => void send(key), ms)) // prettier-ignore
+  }
+
+  /** Notes that a record has changed here and must be saved. */
+  function changed(record: Kept): void {
+    const key = keyOf(record)
+    try {
+      localStorage.setItem(BOX + key, JSON.stringify(record))
+    } catch {
+      // the browser keeps nothing for us; the record still goes to the server
+    }
+    const now = pending.get(key)
+    if (now?.state === 'conflict') return
+    if (now?.state === 'sending') return // it is looked at again when the answer comes
+    pending.set(key, { state: now?.state === 'away' ? 'away' : 'changed' })
+    later(key, PAUSE)
+  }
+
+  function settled(key: string): void {
+    localStorage.removeItem(BOX + key)
+    pending.delete(key)
+  }
+
+  async function send(key: string): Promise<void> {
+    const record = records.all.get(key)
+    const now = pending.get(key)
+    if (!record || !now || now.state === 'sending' || now.state === 'conflict') return
+    if (record.data === null && record.version === 0) return settled(key) // made and deleted again before it was ever saved
+    pending.set(key, { state: 'sending', ...(now.state === 'away' ? { again: true } : {}) })
+    const path = `/api/${record.kind}/${encodeURIComponent(record.id)}`
+    const answer =
+      record.data === null
+        ? await ask<Record<string, unknown>>('DELETE', `${path}?version=${record.version}`)
+        : await ask<Record<string, unknown>>('PUT', path, sending(record))
+
+    if (answer.kind === 'away') {
+      pending.set(key, { state: 'away' })
+      return later(key, AGAIN)
+    }
+    if (answer.kind === 'ok') return saved(key, record, taken(record.kind, answer.value))
+    if (answer.status === 409)
+      return stale(key, record, taken(record.kind, answer.problem.current as Record<string, unknown>))
+    pending.set(key, { state: 'refused', message: answer.problem.detail })
+  }
+
+  /** The server has `sent`; what was typed since goes after it. */
+  function saved(key: string, sent: Kept, theirs: Kept): void {
+    const latest = records.all.get(key)!
+    records.set({ ...latest, version: theirs.version })
+    if (latest.data === sent.data) return settled(key)
+    pending.delete(key)
+    changed(records.all.get(key)!)
+  }
+
+  /** Somebody saved in between: if it says the same (such as our own save, whose answer was lost) all is well, else both are shown. */
+  function stale(key: string, sent: Kept, theirs: Kept): void {
+    if (sameData(theirs.data, sent.data)) return saved(key, sent, theirs)
+    pending.set(key, { state: 'conflict', theirs })
+  }
+
+  /** Ends a conflict: what is here is saved over theirs, or theirs is taken. */
+  function decide(key: string, choice: 'mine' | 'theirs'): void {
+    const theirs = pending.get(key)?.theirs
+    const mine = records.all.get(key)
+    if (!theirs || !mine) return
+    pending.delete(key)
+    if (choice === 'theirs') {
+      records.set(theirs)
+      settled(key)
+    } else {
+      const next: Kept = { ...mine, version: theirs.version }
+      records.set(next)
+      if (sameData(next.data, theirs.data)) settled(key)
+      else changed(next)
+    }
+  }
+
+  /** Takes up what an earlier visit could not save. */
+  function resume(): void {
+    for (const name of Object.keys(localStorage).filter((n) => n.startsWith(BOX))) {
+      const kept = readKept(localStorage.getItem(name))
+      const key = name.slice(BOX.length)
+      if (!kept || keyOf(kept) !== key) {
+        localStorage.removeItem(name)
+        continue
+      }
+      const here = records.all.get(key)
+      if (here && sameData(here.data, kept.data)) {
+        localStorage.removeItem(name)
+        continue
+      }
+      records.set(kept)
+      pending.set(key, { state: 'changed' })
+      later(key, 0)
+    }
+  }
+
+  /** Tries everything that waits again at once. */
+  const hurry = () => {
+    for (const [key, p] of pending) if (p.state === 'away' || p.state === 'changed') later(key, 0)
+  }
+
+  return { pending, state, conflicts, refusals, changed, decide, resume, hurry }
+})
+
+function readKept(text: string | null): Kept | null {
+  try {
+    const kept = JSON.parse(text ?? '') as Kept<RecordKind>
+    return typeof kept?.id === 'string' && typeof kept.version === 'number' ? kept : null
+  } catch {
+    return null
+  }
+}

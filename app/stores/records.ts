@@ -1,0 +1,70 @@
+import { defineStore } from 'pinia'
+import { computed, ref, shallowReactive } from 'vue'
+import type { Tool } from '#core/footprint/tool'
+import type { Holder } from '#core/model/holder'
+import type { Shop } from '#core/shop/shop'
+import { ask } from './backend'
+import { keyOf, taken, type Contents, type Kept, type RecordKind } from './record'
+
+const CHOSEN = 'fingerling:shop'
+
+/** Every record of the current shop, and the shops themselves, as this page has them now. */
+export const useRecords = defineStore('records', () => {
+  const all = shallowReactive(new Map<string, Kept>())
+  const shopId = ref<string | null>(null)
+  /** `loading` at first, `away` when the server could not be asked, then `here` */
+  const state = ref<'loading' | 'away' | 'here'>('loading')
+
+  const get = <K extends RecordKind>(kind: K, id: string) => all.get(keyOf({ kind, id })) as Kept<K> | undefined
+  const set = (record: Kept) => void all.set(keyOf(record), record)
+
+  /** Every record of a kind that is not deleted; of the current shop, save for shops. */
+  function living<K extends RecordKind>(kind: K): (Kept<K> & { data: Contents[K] })[] {
+    const found = [...all.values()].filter(
+      (r) => r.kind === kind && r.data && (kind === 'shops' || r.shop === shopId.value),
+    )
+    return found as (Kept<K> & { data: Contents[K] })[]
+  }
+
+  const shops = computed(() => living('shops').map((r) => ({ id: r.id, shop: r.data })))
+  const shop = computed<Shop | null>(() => (shopId.value ? (get('shops', shopId.value)?.data ?? null) : null))
+  const tools = computed<Tool[]>(() => living('tools').map((r) => r.data))
+  const toolsById = computed<ReadonlyMap<string, Tool>>(() => new Map(tools.value.map((t) => [t.id, t])))
+  const holders = computed<Holder[]>(() => living('holders').map((r) => r.data))
+
+  async function fetchAll<K extends RecordKind>(kind: K, of: string): Promise<boolean> {
+    const answer = await ask<Record<string, unknown>[]>('GET', `/api/${kind}${of}`)
+    if (answer.kind !== 'ok') return false
+    for (const sent of answer.value) set(taken(kind, sent))
+    return true
+  }
+
+  /** Reads the shops, and everything in the one that was used last. */
+  async function load(): Promise<void> {
+    if (!(await fetchAll('shops', ''))) {
+      state.value = 'away'
+      return
+    }
+    const last = localStorage.getItem(CHOSEN)
+    const found = shops.value.find((s) => s.id === last) ?? shops.value[0]
+    if (found) await enter(found.id)
+    else state.value = 'here'
+  }
+
+  /** Goes to another shop. */
+  async function enter(id: string): Promise<void> {
+    const query = `?shop=${encodeURIComponent(id)}`
+    const read =
+      get('shops', id)?.version === 0 ||
+      (await Promise.all([fetchAll('tools', query), fetchAll('holders', query)])).every(Boolean)
+    if (!read) {
+      state.value = 'away'
+      return
+    }
+    shopId.value = id
+    localStorage.setItem(CHOSEN, id)
+    state.value = 'here'
+  }
+
+  return { all, shopId, state, shops, shop, tools, toolsById, holders, get, set, load, enter }
+})

@@ -1,0 +1,26 @@
+import { boredBy, chooseBit, neededOpening } from '../../fit/bore'
+import { kindOf } from '../../footprint/kinds'
+import type { Tool } from '../../footprint/tool'
+import type { SeatOrder } from '../../model/holder'
+import { FIT_SETTING, SURE_SETTING, type Shop } from '../../shop/shop'
+import { bearing } from './layout'
+
+/**
+ * The first attitude, beginning with face out, in which a head bears on enough wood beside a slot for its neck at a
+ * sliding fit; face out when none does or the tool is not measured.
+ */
+export function bestAttitude(tool: Tool, shop: Shop): SeatOrder['turn'] {
+  const kind = kindOf(tool.kind)
+  const { settings } = shop
+  const wanted = tool.mass !== null && tool.mass > settings.heavyFrom ? settings.bearingHeavy : settings.bearing
+  for (const { turn } of kind?.attitudes ?? []) {
+    const e = kind!.neck?.(tool, turn)
+    if (!e || 'missing' in e) return 0
+    const doubt = settings[SURE_SETTING[tool.sure]]
+    const needed = neededOpening(e.neckAcross.value, doubt, settings[FIT_SETTING.sliding])
+    const bit = chooseBit({ needed, bits: shop.bits })
+    const narrow = Math.min(e.left.value, e.right.value) - doubt / 2
+    if (bearing(narrow, bit ? boredBy(bit) : needed) >= wanted) return turn
+  }
+  return 0
+}
