@@ -1,9 +1,9 @@
-import type { Board, HolderModel } from '../model/model'
+import type { Board, Bore, HolderModel } from '../model/model'
 import { gridStep, type LengthFormat } from '../units/format-length'
 import { printedMarks, toGrid } from '../units/grid'
 
 /** What a mark on a board is for. */
-export type MarkKind = 'datum' | 'saw' | 'centre' | 'end'
+export type MarkKind = 'datum' | 'saw' | 'centre' | 'bore' | 'end'
 
 /** One mark, as a running figure from the datum end. mm */
 export interface Mark {
@@ -24,6 +24,9 @@ export interface Mark {
   figure: string | null
 }
 
+/** Main marks are the ends and the centres; saw lines and bores stand about them. */
+export const isMain = ({ kind }: Mark): boolean => kind !== 'saw' && kind !== 'bore'
+
 /** A figure of the chain: from one main mark to the next, the difference of what is printed. mm */
 export interface Link {
   from: string
@@ -39,7 +42,7 @@ export interface MarkedBoard {
 }
 
 /**
- * Marks of a board along its length from the datum end: ends, bore centres and saw lines, each to the nearest grid
+ * Marks of a board along its length from the datum end: ends, centres, bores and saw lines, each to the nearest grid
  * point by itself, never pitch by pitch, so that no mark is more than half a grid step out.
  */
 export function boardMarks(model: HolderModel, board: Board, format: LengthFormat): MarkedBoard {
@@ -62,14 +65,20 @@ export function boardMarks(model: HolderModel, board: Board, format: LengthForma
     const name = seat ? `${seat.place}` : opening.id
     const { x, y } = opening.centre
     const about = { seat: opening.seat, figure: opening.figures.x }
+    const across = toGrid(y, grid)
+    const [one, two] = opening.bores
+    const bore = ({ centre, bit }: Bore, side: string) =>
+      mark('bore', `Bore ${name}, ${side}`, centre.x, { ...about, across, bit })
     marks.push(
       mark('saw', `Saw line ${name}, left`, x - opening.width / 2, { ...about, waste: 'right' }),
-      mark('centre', `Centre ${name}`, x, { ...about, across: toGrid(y, grid), bit: opening.bit }),
+      ...(one && two ? [bore(one, 'left')] : []),
+      mark('centre', `Centre ${name}`, x, { ...about, across, bit: two ? null : (one?.bit ?? null) }),
+      ...(one && two ? [bore(two, 'right')] : []),
       mark('saw', `Saw line ${name}, right`, x + opening.width / 2, { ...about, waste: 'left' }),
     )
   }
   marks.push(mark('end', 'End', board.length, { waste: 'right', figure: board.figures.length }))
-  const main = marks.filter((m) => m.kind !== 'saw')
+  const main = marks.filter(isMain)
   const { steps } = printedMarks(
     main.map((m) => m.x),
     grid,

@@ -21,11 +21,11 @@ export const checkAcross: Check = (subject) =>
 
 function backWeb(subject: Subject, board: Board): Verdict {
   const { trail, input } = subject
-  const widest = board.openings.reduce((a, b) => (b.width > a.width ? b : a))
+  const deepest = board.openings.reduce((a, b) => (b.radius > a.radius ? b : a))
   const share = limitFrom(subject, 'backWeb')
   const id = 'backWebLeft'
-  const formula = `{${widest.figures.y}} − {${widest.figures.width}} / 2`
-  const value = trail.derive(id, 'Back web', widest.centre.y - widest.width / 2, backWebRule, formula, {
+  const formula = `{${deepest.figures.y}} − {${deepest.figures.end}} / 2`
+  const value = trail.derive(id, 'Back web', deepest.centre.y - deepest.radius, backWebRule, formula, {
     print: 'down',
     note: 'about',
   })

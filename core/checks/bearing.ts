@@ -1,13 +1,11 @@
 import { kindOf } from '../footprint/kinds'
-import { surenessOf } from '../footprint/tool'
 import { boredBy, bitToBuy } from '../fit/bore'
 import type { Seat } from '../model/model'
 import { bitName } from '../shop/bit-name'
-import { SURE_SETTING } from '../shop/shop'
 import { formatLength } from '../units/format-length'
 import { formatMass, massUnitFor } from '../units/mass'
 import { bearingRule } from './rules'
-import { limitFrom, measurementsBehind, remedy, TOLERANCE, type Check, type Subject } from './subject'
+import { limitFrom, remedy, TOLERANCE, type Check, type Subject } from './subject'
 import type { Level, Remedy, Verdict } from './verdict'
 
 /** Wood under each head beside its slot: more is wanted under a heavy tool. */
@@ -16,23 +14,23 @@ export const checkBearings: Check = (subject) =>
 
 function seatBearing(subject: Subject, seat: Seat): Verdict {
   const { trail, input } = subject
-  const { shop, tools } = input
-  const { left, right, slot } = seat.figures
-  const side = seat.extent.left <= seat.extent.right ? left! : right!
-  const extent = Math.min(seat.extent.left, seat.extent.right)
-  const [source] = measurementsBehind(trail, side)
-  const tool = source ? tools.get(source.tool) : undefined
-  const sure = SURE_SETTING[tool && source ? surenessOf(tool, source.field) : 'rule']
-  const doubt = limitFrom(subject, sure)
-  const width = trail.get(slot!).value
+  const { shop } = input
+  const { left, right, leftDoubt, rightDoubt, slot } = seat.figures as Record<string, string>
+  const value = (figure: string) => trail.get(figure).value
+  const sides = [
+    { extent: left!, doubt: leftDoubt! },
+    { extent: right!, doubt: rightDoubt! },
+  ].map((s) => ({ ...s, least: value(s.extent) - value(s.doubt) }))
+  const side = sides[0]!.least <= sides[1]!.least ? sides[0]! : sides[1]!
+  const width = value(slot!)
   const id = `bearing:${seat.id}`
   const title = `Bearing ${seat.place}`
-  const value = trail.derive(
+  const bearing = trail.derive(
     id,
     title,
-    extent - doubt / 2 - width / 2,
+    side.least - width / 2,
     bearingRule,
-    `{${side}} − {${sure}} / 2 − {${slot}} / 2`,
+    `{${side.extent}} − {${side.doubt}} − {${slot}} / 2`,
     { print: 'down' },
   )
 
@@ -41,15 +39,15 @@ function seatBearing(subject: Subject, seat: Seat): Verdict {
   const limitKey = heavy ? 'bearingHeavy' : 'bearing'
   const limit = limitFrom(subject, limitKey)
   const heavyLimit = shop.settings.bearingHeavy
-  const unweighed = seat.mass === null && value < heavyLimit - TOLERANCE
-  const level: Level = value < limit - TOLERANCE ? 'stop' : unweighed ? 'watch' : 'pass'
-  const found = `${seat.name} bears on ${formatLength(value, shop, 'down')} of wood on each side of its slot`
+  const unweighed = seat.mass === null && bearing < heavyLimit - TOLERANCE
+  const level: Level = bearing < limit - TOLERANCE ? 'stop' : unweighed ? 'watch' : 'pass'
+  const found = `${seat.name} bears on ${formatLength(bearing, shop, 'down')} of wood on each side of its slot`
   const says =
     level === 'pass'
       ? `${found}; at least ${formatLength(limit, shop)} wanted.`
       : level === 'watch'
         ? `${found}; over ${formatMass(heavyFrom, massUnitFor(shop.unit))} it would want ${formatLength(heavyLimit, shop)}. Weigh it.`
-        : value <= 0
+        : bearing <= 0
           ? `${seat.name} would fall through its slot of ${formatLength(width, shop)}.`
           : `${found}; at least ${formatLength(limit, shop)} is wanted${heavy ? ' for one so heavy' : ''}.`
   return {
@@ -62,13 +60,14 @@ function seatBearing(subject: Subject, seat: Seat): Verdict {
     board: seat.board,
     figure: id,
     limitFigure: limitKey,
-    measured: { value, limit, sense: 'at least', quantity: 'length', print: 'down' },
+    measured: { value: bearing, limit, sense: 'at least', quantity: 'length', print: 'down' },
     ...(level === 'watch' ? { measure: { tool: seat.tool, fields: ['mass'] } } : {}),
-    candidates: level === 'stop' ? candidates(subject, seat, limit) : [],
+    candidates: level === 'stop' ? candidates(subject, seat, side.least - limit) : [],
   }
 }
 
-function candidates({ input, trail }: Subject, seat: Seat, limit: number): Remedy[] {
+/** @param halfWidest half the widest slot that would still leave enough bearing, mm */
+function candidates({ input, trail }: Subject, seat: Seat, halfWidest: number): Remedy[] {
   const { shop, holder, tools } = input
   const found: Remedy[] = []
   const tool = tools.get(seat.tool)
@@ -79,10 +78,11 @@ function candidates({ input, trail }: Subject, seat: Seat, limit: number): Remed
   const fit = holder.choices.fit ?? 'sliding'
   if (fit === 'easy') found.push(remedy('Sliding fit', { kind: 'choice', key: 'fit', value: 'sliding' }))
   if (fit !== 'snug') found.push(remedy('Snug fit', { kind: 'choice', key: 'fit', value: 'snug' }))
+  if (holder.choices.slots !== 'filed')
+    found.push(remedy('Two bores and a file', { kind: 'choice', key: 'slots', value: 'filed' }))
   if (holder.choices.slots !== 'jigsawn')
     found.push(remedy('Cut the slots with a jigsaw', { kind: 'choice', key: 'slots', value: 'jigsawn' }))
-  const widest = 2 * (Math.min(seat.extent.left, seat.extent.right) - limit)
-  const buy = bitToBuy(trail.get(seat.figures.needed!).value, shop.unit, widest)
+  const buy = bitToBuy(trail.get(seat.figures.needed!).value, shop.unit, 2 * halfWidest)
   if (buy !== null && !shop.bits.some((b) => Math.abs(boredBy(b) - buy) < TOLERANCE)) {
     found.push(remedy(`Buy a ${bitName(buy, shop)} bit`, { kind: 'bit to buy', diameter: buy }))
   }

@@ -30,29 +30,30 @@ function openingBit(subject: Subject, opening: Opening, seat: Seat, board: strin
     candidates,
   })
   const needed = trail.get(seat.figures.needed!).value
-  const { bit: diameter } = opening
-  if (diameter === null) {
+  const [bore, second] = opening.bores
+  if (!bore) {
     if (holder.choices.slots === 'jigsawn')
       return verdict('pass', `Slot ${seat.place} is sawn to the line: no bit needed.`)
     const buy = bitToBuy(needed, shop.unit)!
     const says = `No bit you own bores ${formatLength(needed, shop, 'up')} for ${seat.name}; a ${bitName(buy, shop)} one would.`
-    return verdict('stop', says, [...buying(subject, needed), ...tighter(subject), jigsaw])
+    return verdict('stop', says, [...buying(subject, needed), ...tighter(subject), twoBores, jigsaw])
   }
-  const bit = shop.bits.find((b) => b.diameter === diameter)!
-  const name = bitName(diameter, shop)
+  const bit = shop.bits.find((b) => b.diameter === bore.bit)!
+  const name = bitName(bit.diameter, shop)
+  const toBuy = `The ${name} bit for ${seat.name} is still to be bought.`
+  if (second) return bit.toBuy ? verdict('watch', toBuy) : verdict('pass', `${seat.name}: two bores, ${name} bit.`)
   const size = trail.get(seat.figures.neckAcross!).value
   const allowance = shop.settings[FIT_SETTING[(holder.choices.fit ?? 'sliding') as Fit]]
   if (isLoose(boredBy(bit), size, allowance, limitFrom(subject, 'looseTimes'), limitFrom(subject, 'loosePlus'))) {
     const over = formatLength(boredBy(bit) - size, shop)
-    return verdict('watch', `Loose: the ${name} bit leaves ${seat.name} ${over} of play; nothing nearer is owned.`, [
-      jigsaw,
-      ...buying(subject, needed),
-    ])
+    const says = `Loose: the ${name} bit leaves ${seat.name} ${over} of play; nothing nearer is owned.`
+    return verdict('watch', says, [twoBores, jigsaw, ...buying(subject, needed)])
   }
-  if (bit.toBuy) return verdict('watch', `The ${name} bit for ${seat.name} is still to be bought.`)
+  if (bit.toBuy) return verdict('watch', toBuy)
   return verdict('pass', `${seat.name}: ${name} bit.`)
 }
 
+const twoBores = remedy('Two bores and a file', { kind: 'choice', key: 'slots', value: 'filed' })
 const jigsaw = remedy('Cut the slots with a jigsaw', { kind: 'choice', key: 'slots', value: 'jigsawn' })
 
 function buying({ input }: Subject, needed: number): Remedy[] {

@@ -17,7 +17,7 @@ export const endWebRule = rule(
 )
 export const bearingRule = rule(
   'bearing',
-  'Wood under the head beside the slot, on its narrower side, with the head as narrow as the measuring may hide.',
+  'Wood under the head beside the slot, on its narrower side, with the head as narrow as the measuring may hide it to be.',
 )
 export const backWebRule = rule(
   'back-web',

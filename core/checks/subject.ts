@@ -1,6 +1,5 @@
 import type { PlanInput, Plan, PlannedModel } from '../forms/form'
 import { gridStep } from '../units/format-length'
-import type { Figure } from '../working/figure'
 import type { Trail } from '../working/trail'
 import type { SettingKey } from '../shop/settings'
 import { SETTINGS } from '../shop/settings'
@@ -30,12 +29,5 @@ export function limitFrom({ input, trail }: Subject, key: SettingKey): number {
 /** The grid's step on the trail: half of it counts against a figure which is set out by marks. */
 export const gridOn = ({ input, trail }: Subject): number =>
   trail.given('grid', 'Grid of printed marks', gridStep(input.shop), { kind: 'shop', key: 'grid' })
-
-/** The measurements a figure leads back to. */
-export function measurementsBehind(trail: Trail, id: string): { tool: string; field: string }[] {
-  const figure: Figure = trail.get(id)
-  if (figure.origin.kind === 'measurement') return [{ tool: figure.origin.tool, field: figure.origin.field }]
-  return figure.from.flatMap((from) => measurementsBehind(trail, from))
-}
 
 export const remedy = (label: string, change: Change): Remedy => ({ label, change })

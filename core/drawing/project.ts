@@ -25,7 +25,7 @@ export function boardOpenings(board: Board, look: Look): { outlines: OutlineItem
   const outlines: OutlineItem[] = []
   const lines: LineItem[] = []
   for (const opening of board.openings) {
-    const { x, y } = opening.centre
+    const { x } = opening.centre
     const r = opening.width / 2
     if (look === 'top' && lies === 'flat') {
       outlines.push({
@@ -34,19 +34,8 @@ export function boardOpenings(board: Board, look: Look): { outlines: OutlineItem
         board: board.id,
         seat: opening.seat,
       })
-      const arm = r * 0.7
-      const [cx, cy] = [at.x + x, -at.y - y]
-      for (const [dx, dy] of [
-        [arm, 0],
-        [0, arm],
-      ] as const) {
-        lines.push({
-          style: 'centre',
-          from: { x: cx - dx, y: cy - dy },
-          to: { x: cx + dx, y: cy + dy },
-          seat: opening.seat,
-        })
-      }
+      const centres = opening.bores.length > 0 ? opening.bores.map((b) => b.centre) : [opening.centre]
+      for (const c of centres) lines.push(...cross(at.x + c.x, -at.y - c.y, r * 0.7, opening.seat))
     } else if (look === 'front' && lies === 'flat') {
       for (const side of [x - r, x + r]) {
         lines.push({
@@ -60,6 +49,18 @@ export function boardOpenings(board: Board, look: Look): { outlines: OutlineItem
   }
   return { outlines, lines }
 }
+
+/** A cross of centre lines. */
+const cross = (x: number, y: number, arm: number, seat: string): LineItem[] =>
+  [
+    [arm, 0],
+    [0, arm],
+  ].map(([dx, dy]) => ({
+    style: 'centre',
+    from: { x: x - dx!, y: y - dy! },
+    to: { x: x + dx!, y: y + dy! },
+    seat,
+  }))
 
 /** The silhouette of a seated tool in a view, as it is turned in its seat. */
 export function ghost(seat: Seat, tool: Tool, look: Look): OutlineItem[] {

@@ -1,4 +1,4 @@
-import { flipped, slotOutline, type Outline } from '../geometry/outline'
+import { flipped, reversed, type Outline } from '../geometry/outline'
 import { coordinate, svgPath } from '../geometry/svg-path'
 import type { Board, HolderModel } from '../model/model'
 import { bitName } from '../shop/bit-name'
@@ -24,18 +24,8 @@ export function cutOutline(board: Board): Outline {
     segments: [
       corner(board.length, 0),
       corner(board.length, front),
-      ...slots.flatMap((slot) => {
-        const r = slot.width / 2
-        const { x, y } = slot.centre
-        // from right to left: in along the right saw line, round the bore, out along the left one
-        const round = slotOutline(slot.centre, slot.width, front).segments[1]!
-        return [
-          corner(x + r, front),
-          corner(x + r, y),
-          { ...round, to: { x: x - r, y }, clockwise: true } as typeof round,
-          corner(x - r, front),
-        ]
-      }),
+      // each slot from right to left: in along the right saw line, round its end, out along the left one
+      ...slots.flatMap((slot) => reversed(slot.outline).segments),
       corner(0, front),
       corner(0, 0),
     ],
@@ -50,14 +40,15 @@ export function boardSvg(model: HolderModel, board: Board, format: LengthFormat)
   const n = coordinate
   const place = (outline: Outline) => svgPath(flipped(outline))
   const bores = board.openings
-    .map((o) => {
-      const label = o.bit === null ? 'saw to the line' : bitName(o.bit, format)
+    .flatMap((o) => {
       const seat = model.seats.find((s) => s.id === o.seat)
-      const { x, y } = o.centre
-      return [
-        `    <circle cx="${n(x)}" cy="${n(y)}" r="${n(o.width / 2)}"><title>${xmlText(`${seat?.place ?? ''} ${seat?.name ?? ''}: ${label}`.trim())}</title></circle>`,
-        `    <path d="M${n(x - 4)} ${n(y)}H${n(x + 4)}M${n(x)} ${n(y - 4)}V${n(y + 4)}"/>`,
-      ].join('\n')
+      return o.bores.map(({ centre: { x, y }, diameter, bit }) => {
+        const title = xmlText(`${seat?.place ?? ''} ${seat?.name ?? ''}: ${bitName(bit, format)}`.trim())
+        return [
+          `    <circle cx="${n(x)}" cy="${n(y)}" r="${n(diameter / 2)}"><title>${title}</title></circle>`,
+          `    <path d="M${n(x - 4)} ${n(y)}H${n(x + 4)}M${n(x)} ${n(y - 4)}V${n(y + 4)}"/>`,
+        ].join('\n')
+      })
     })
     .join('\n')
   return `<?xml version="1.0" encoding="UTF-8"?>

@@ -37,6 +37,24 @@ export function chooseBit({ needed, bits, atMost = Infinity }: BoreQuestion): Bi
   return best
 }
 
+/** Two bores side by side stand at most this part of a hole apart, so that the ridge between them is little to file away. */
+export const BORES_APART = 0.5
+
+/**
+ * The bit for a wider opening out of two overlapping bores, filed straight between them: the largest owned one that
+ * is still too small by itself.
+ * @param needed width of the opening, mm
+ * @returns the bit, or null when none comes near enough
+ * @source workshop practice; docs/rules.md, fit.two-bores
+ */
+export function bitForTwoBores(needed: number, bits: readonly Bit[]): Bit | null {
+  const near = bits.filter((bit) => {
+    const apart = needed - boredBy(bit)
+    return apart > SAME && apart <= BORES_APART * boredBy(bit)
+  })
+  return near.reduce<Bit | null>((best, bit) => (best && boredBy(best) >= boredBy(bit) ? best : bit), null)
+}
+
 /**
  * The greatest bore on which a shoulder still rests.
  * @param shoulder its diameter or width, mm

@@ -1,6 +1,6 @@
 import { describe, expect, it } from 'vitest'
 import { plainBit } from '../shop/shop'
-import { bitToBuy, chooseBit, greatestBore, isLoose, neededOpening } from './bore'
+import { bitForTwoBores, bitToBuy, chooseBit, greatestBore, isLoose, neededOpening } from './bore'
 import { passesDown, routerPasses } from './router'
 
 const bits = [22, 25, 28, 30, 32, 35, 38].map(plainBit)
@@ -38,6 +38,14 @@ describe('the bore for a neck', () => {
     expect(bitToBuy(40.2, 'mm')).toBe(41)
     expect(bitToBuy(40.2, 'in')).toBeCloseTo((13 / 8) * 25.4)
     expect(bitToBuy(40.2, 'mm', 40.1)).toBeNull()
+  })
+
+  it('finds the bit for two bores: the largest that falls short, by no more than half a hole', () => {
+    expect(bitForTwoBores(40, bits)?.diameter).toBe(38)
+    expect(bitForTwoBores(38, bits)?.diameter).toBe(35)
+    expect(bitForTwoBores(57, bits)?.diameter).toBe(38)
+    expect(bitForTwoBores(57.1, bits)).toBeNull()
+    expect(bitForTwoBores(22, bits)).toBeNull()
   })
 
   it('calls a bore loose past two allowances and 2', () => {

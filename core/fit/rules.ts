@@ -7,9 +7,24 @@ export const neededRule: Rule = {
   says: 'An opening must take the tool at its widest: the size, what the measuring may be out by, and the fit’s allowance, all on the width.',
   source,
 }
+export const doubtRule: Rule = {
+  id: 'fit.doubt',
+  says: 'What a reckoned length may be out by: each figure it is made of may be out by as much as its way of measuring, and all against you at once.',
+  source,
+}
 export const boreRule: Rule = {
   id: 'fit.bore',
   says: 'The smallest owned bit whose hole is at least what is needed, by the hole it really makes where that was measured.',
+  source,
+}
+export const twoBoresRule: Rule = {
+  id: 'fit.two-bores',
+  says: 'Where no single bit is near, two bores side by side are filed straight between: the opening is just as wide as is needed.',
+  source,
+}
+export const apartRule: Rule = {
+  id: 'fit.bores-apart',
+  says: 'The two bores’ centres stand apart by what one of them falls short of the opening.',
   source,
 }
 export const sawnRule: Rule = {

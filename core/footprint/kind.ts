@@ -67,10 +67,14 @@ export interface NeckEnvelope {
   neckShape: 'round' | 'rectangular'
 }
 
-/** A length and the fields of the card which it comes from. `expression` names them in braces, such as `{headWidth} / 2`. */
+/** A length and the fields of the card which it comes from. */
 export interface Measured {
+  /** mm */
   value: number
+  /** names the fields in braces, such as `{headWidth} / 2` */
   expression: string
+  /** by how much the value may be out for each mm that a field may be out, by field key: {headWidth: 0.5} */
+  moves: Record<string, number>
 }
 
 /** What is missing before a tool can be planned for, as field keys. */

@@ -70,20 +70,45 @@ export function circle(x: number, y: number, radius: number): Outline {
 }
 
 /**
- * A slot: a half-round end of the slot's width about `centre`, open towards an edge at y = `edge`; the saw lines run
- * from the bore's tangents square to that edge.
+ * A slot open towards an edge at y = `edge`: the saw lines run from the tangents of its closed end square to that edge.
+ * The end is one bore as wide as the slot, or two narrower ones side by side with a straight line between them.
+ * @param centre the middle of the closed end, on the line of the bores' centres
+ * @param width of the slot, @param radius of the bores, at most half the width; mm
  */
-export function slotOutline(centre: Point, width: number, edge: number): Outline {
-  const r = width / 2
-  const towards = edge >= centre.y
+export function slotOutline(centre: Point, width: number, edge: number, radius = width / 2): Outline {
+  const { x, y } = centre
+  const half = width / 2
+  const clockwise = edge < y
+  const end = clockwise ? y + radius : y - radius
+  const corner = (to: Point, about: number): Segment => ({
+    kind: 'arc',
+    to,
+    centre: { x: about, y },
+    radius,
+    clockwise,
+  })
+  const [left, right] = [x - half + radius, x + half - radius]
+  const closedEnd =
+    right > left
+      ? [corner({ x: left, y: end }, left), line(right, end), corner({ x: x + half, y }, right)]
+      : [corner({ x: x + half, y }, x)]
   return {
-    start: { x: centre.x - r, y: edge },
-    segments: [
-      line(centre.x - r, centre.y),
-      { kind: 'arc', to: { x: centre.x + r, y: centre.y }, centre, radius: r, clockwise: !towards },
-      line(centre.x + r, edge),
-      line(centre.x - r, edge),
-    ],
+    start: { x: x - half, y: edge },
+    segments: [line(x - half, y), ...closedEnd, line(x + half, edge), line(x - half, edge)],
+  }
+}
+
+/** The same outline gone round the other way, from the same start. */
+export function reversed(outline: Outline): Outline {
+  const from = [outline.start, ...outline.segments.map((s) => s.to)]
+  return {
+    start: outline.start,
+    segments: outline.segments
+      .map((s, i): Segment => {
+        const to = from[i]!
+        return s.kind === 'line' ? { kind: 'line', to } : { ...s, to, clockwise: !s.clockwise }
+      })
+      .reverse(),
   }
 }
 

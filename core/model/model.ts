@@ -21,22 +21,33 @@ export interface Placement {
   at: Place
 }
 
+/** One hole that is drilled for an opening, in the board's own plane. */
+export interface Bore {
+  centre: Point
+  /** of the hole that the bit really makes, mm */
+  diameter: number
+  /** diameter stamped on the bit, mm */
+  bit: number
+}
+
 /** A hole or slot through a board, in the board's own plane. */
 export interface Opening {
   id: string
   kind: 'slot'
   seat: string
-  /** centre of the bore */
+  /** middle of its closed end, on the line of centres */
   centre: Point
   /** mm */
   width: number
+  /** of its closed end: half the width, or less where two bores make it; mm */
+  radius: number
   outline: Outline
   /** the edge at which it is open */
   opensTo: 'front'
-  /** diameter stamped on the bit, mm; null when it is sawn without a bore */
-  bit: number | null
-  /** ids of the figures that placed it */
-  figures: { x: string; y: string; width: string }
+  /** what is drilled, from left to right: one bore, two side by side, or none when it is sawn */
+  bores: Bore[]
+  /** ids of the figures that placed it; `end` is the diameter of its closed end */
+  figures: { x: string; y: string; width: string; end: string }
 }
 
 /** A board in its own plane: x along its length from the datum end, y across its width from the back (or lower) edge. mm. */

@@ -1,6 +1,6 @@
 import fc from 'fast-check'
 import { describe, expect, it } from 'vitest'
-import { boardMarks } from '#core/bench/marks'
+import { boardMarks, isMain } from '#core/bench/marks'
 import { remediesFor } from '#core/choose/remedies'
 import { design, type Design } from '#core/choose/design'
 import { withChange } from '#core/checks/change'
@@ -32,7 +32,7 @@ const inputs: fc.Arbitrary<PlanInput> = fc
     gridIn: fc.constantFrom(8, 16, 32, 64) as fc.Arbitrary<8 | 16 | 32 | 64>,
     fit: fc.constantFrom('snug', 'sliding', 'easy'),
     pitch: fc.constantFrom('neighbour', 'even'),
-    slots: fc.constantFrom('bored', 'jigsawn'),
+    slots: fc.constantFrom('bored', 'filed', 'jigsawn'),
     ends: fc.constantFrom('inside', 'overhang'),
     back: fc.constantFrom('below', 'behind'),
     gap: fc.double({ min: 0, max: 80, noNaN: true }),
@@ -114,7 +114,7 @@ describe('any finger rail', () => {
       const { marks, chain } = boardMarks(d.model, d.model.boards[0]!, shop)
       for (const m of marks) expect(Math.abs(m.printed - m.x)).toBeLessThanOrEqual(gridStep(shop) / 2 + 1e-9)
       expect(chain.reduce((sum, l) => sum + l.printed, 0)).toBeCloseTo(marks.at(-1)!.printed, 6)
-      const main = marks.filter((m) => m.kind !== 'saw')
+      const main = marks.filter(isMain)
       chain.forEach((l, i) => expect(l.printed).toBeCloseTo(main[i + 1]!.printed - main[i]!.printed, 6))
     }))
 

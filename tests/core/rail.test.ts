@@ -6,6 +6,7 @@ import { design, finder } from '#core/choose/design'
 import { fitLength } from '#core/choose/fit-length'
 import { outcomeOf, remediesFor } from '#core/choose/remedies'
 import { consequences } from '#core/choose/schools'
+import { boardSvg } from '#core/exchange/svg'
 import { plainBit } from '#core/shop/shop'
 import { mallet, railOf, shopWith, threeMallets } from './samples'
 
@@ -58,6 +59,24 @@ describe('three mallets on a finger rail', () => {
   })
 })
 
+describe('what measuring may hide', () => {
+  const bearingOf = (more: Parameters<typeof mallet>[3], turn: 0 | 1 = 0) => {
+    const input = railOf([mallet('a', 27.5, 62, more)])
+    const d = design({ ...input, holder: { ...input.holder, seats: [{ id: 's1', tool: 'a', turn }] } })
+    return figure(d, 'bearing:s1') + figure(d, 'slot:s1') / 2
+  }
+  it('counts against the bearing: half of it on each side of a whole width', () => {
+    expect(bearingOf({})).toBe(31)
+    expect(bearingOf({ sure: 'rule' })).toBe(30.75)
+    expect(bearingOf({ sureOf: { headWidth: 'eye' } })).toBe(29.5)
+  })
+  it('counts whole for a reach, and twice for a difference', () => {
+    const uneven = { sure: 'eye', measures: { headLength: 120, faceReach: 40 } } as const
+    expect(bearingOf(uneven, 1)).toBe(37)
+    expect(bearingOf({ ...uneven, measures: { headLength: 120, faceReach: 80 } }, 1)).toBe(34)
+  })
+})
+
 describe('attitude', () => {
   const hammer = mallet('h', 24, 40, { measures: { headLength: 120, faceReach: 45, handleThickness: 30 } })
   const turned = (turn: 0 | 1 | 2 | 3) => {
@@ -104,13 +123,44 @@ describe('bits', () => {
     expect(verdict(d, 'bit:s1')).toMatchObject({ level: 'stop' })
     expect(verdict(d, 'bit:s1')!.says).toContain('40 mm')
     const offered = remediesFor(d, verdict(d, 'bit:s1')!)
-    expect(offered.map((r) => r.label)).toEqual(['Buy a 40 mm bit', 'Snug fit', 'Cut the slots with a jigsaw'])
+    expect(offered.map((r) => r.label)).toEqual([
+      'Buy a 40 mm bit',
+      'Snug fit',
+      'Two bores and a file',
+      'Cut the slots with a jigsaw',
+    ])
     for (const r of offered) expect(worstOf(design(withChange(d.input, r.change)).verdicts)).not.toBe('stop')
   })
   it('says loose', () => {
     const d = design(railOf([mallet('a', 25.5, 90)], {}, shopWith({ bits: [plainBit(38)] })))
     expect(verdict(d, 'bit:s1')!.level).toBe('watch')
     expect(labels(d, 'bit:s1')).toContain('Cut the slots with a jigsaw')
+  })
+  it('makes a slot between two bits of two bores, filed straight between them', () => {
+    const d = design(railOf([mallet('a', 37, 90)], { slots: 'filed' }))
+    const [slot] = d.model!.boards[0]!.openings
+    expect(slot).toMatchObject({ width: 40, radius: 19, centre: { x: 65 } })
+    expect(slot!.bores.map((b) => [b.centre.x, b.diameter, b.bit])).toEqual([
+      [64, 38, 38],
+      [66, 38, 38],
+    ])
+    expect(worstOf(d.verdicts)).toBe('pass')
+    const { marks } = boardMarks(d.model!, d.model!.boards[0]!, d.input.shop)
+    expect(marks.map((m) => [m.label, m.printed, m.bit])).toEqual([
+      ['Datum end', 0, null],
+      ['Saw line 1, left', 45, null],
+      ['Bore 1, left', 64, 38],
+      ['Centre 1', 65, null],
+      ['Bore 1, right', 66, 38],
+      ['Saw line 1, right', 85, null],
+      ['End', 130, null],
+    ])
+    expect(boardSvg(d.model!, d.model!.boards[0]!, d.input.shop).match(/<circle/g)).toHaveLength(2)
+  })
+  it('bores once where one bit is near, and not at all where none is', () => {
+    const bores = (neck: number) =>
+      design(railOf([mallet('a', neck, 120)], { slots: 'filed' })).model!.boards[0]!.openings[0]!.bores.length
+    expect([bores(29), bores(37), bores(54), bores(55)]).toEqual([1, 2, 2, 0])
   })
   it('remembers that a bit is still to be bought', () => {
     const d = design(railOf([mallet('a', 25.5, 90)], {}, shopWith({ bits: [{ ...plainBit(30), toBuy: true }] })))

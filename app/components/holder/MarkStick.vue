@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { computed, onBeforeUnmount, onMounted, ref } from 'vue'
-import { boardMarks, type Mark } from '#core/bench/marks'
+import { boardMarks, isMain, type Mark } from '#core/bench/marks'
 import type { HolderModel } from '#core/model/model'
 import { useFormat } from '~/composables/useFormat'
 
@@ -53,7 +53,7 @@ const ticks = computed(() => {
 const waste = computed(() =>
   board.value.openings.map((o) => ({ id: o.seat, from: x(o.centre.x - o.width / 2), to: x(o.centre.x + o.width / 2) })),
 )
-const mains = computed(() => marked.value.marks.filter((m) => m.kind !== 'saw'))
+const mains = computed(() => marked.value.marks.filter(isMain))
 const saws = computed(() => marked.value.marks.filter((m) => m.kind === 'saw'))
 </script>
 

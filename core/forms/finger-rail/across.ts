@@ -21,9 +21,11 @@ const greatest = (values: readonly number[]): number => values.reduce((best, v, 
 /** The front reach one seat needs, with its figures. */
 function frontReach(trail: Trail, seat: RailSeat, keep: number, rest: number): number {
   const { ids, place, order, slot, neckAlong } = seat
+  const across =
+    ids.end === ids.slot ? `{${ids.neckAcross}}` : `max(0, {${ids.neckAcross}} − ({${ids.slot}} − {${ids.end}}))`
   const restId = `rest:${order.id}`
   if (seat.rectangular) {
-    const formula = `max(0, {${ids.neckAlong}} / 2 − √({${ids.slot}}² − {${ids.neckAcross}}²) / 2)`
+    const formula = `max(0, {${ids.neckAlong}} / 2 − √({${ids.end}}² − ${across}²) / 2)`
     trail.derive(restId, `Neck ${place} rests forward by`, rest, restRule, formula)
   }
   const forward = seat.rectangular ? `{${restId}} + ` : ''
@@ -52,7 +54,7 @@ export function acrossRail(input: PlanInput, trail: Trail, seats: readonly RailS
       )
     : trail.given('standOff', 'Stand-off behind the rail', 0, { kind: 'choice', key: 'back' })
 
-  const rests = seats.map((s) => (s.rectangular ? restForward(s.neckAlong, s.neckAcross, s.slot) : 0))
+  const rests = seats.map((s) => (s.rectangular ? restForward(s.neckAlong, s.neckAcross, s.slot, s.end) : 0))
   const reaches = seats.map((seat, i) => frontReach(trail, seat, keep, rests[i]!))
   const furthest = seats[greatest(reaches)]!
   const front = trail.derive(

@@ -32,6 +32,11 @@ export const choices: readonly Choice[] = [
     usual: 'bored',
     values: [
       { value: 'bored', label: 'bored and sawn open', when: 'a clean round end, as wide as a bit you own' },
+      {
+        value: 'filed',
+        label: 'two bores and a file',
+        when: 'where no bit is near: two overlapping holes, filed straight between them',
+      },
       { value: 'jigsawn', label: 'cut with a jigsaw', when: 'any width, no bit needed; a rougher end' },
     ],
   },

@@ -34,6 +34,9 @@ it('lets a rectangular neck rest forward where its corners meet the bore', () =>
   expect(restForward(40, 25, 32)).toBeCloseTo(20 - Math.sqrt(32 ** 2 - 25 ** 2) / 2)
   expect(restForward(10, 25, 32)).toBe(0)
   expect(restForward(40, 32, 32)).toBe(20)
+  // two bores of 32 for a slot of 38: the middle 6 are straight, so a neck of 31 is as 25 in a single bore
+  expect(restForward(40, 31, 38, 32)).toBeCloseTo(restForward(40, 25, 32))
+  expect(restForward(40, 5, 38, 32)).toBe(4)
 })
 
 it('keeps at least the share of the depth behind the slots', () => {

@@ -50,12 +50,15 @@ export function spreadAlong(seats: readonly Along[], spread: Spread): { centres:
 }
 
 /**
- * How far forward of the bore's centre a rectangular neck comes to rest: its back corners meet the bore's round end.
- * @param along the neck's size along the slot, @param across across it, @param slot the bore; mm
+ * How far forward of the line of centres a rectangular neck comes to rest: its back corners meet the slot's round end.
+ * @param along the neck's size along the slot, @param across across it, @param slot its width
+ * @param end diameter of its closed end: the width, or less where two bores make it; mm
  * @returns mm, nought when the corners clear
  */
-export const restForward = (along: number, across: number, slot: number): number =>
-  Math.max(0, along / 2 - Math.sqrt(Math.max(0, slot * slot - across * across)) / 2)
+export function restForward(along: number, across: number, slot: number, end = slot): number {
+  const beside = Math.max(0, across - (slot - end))
+  return Math.max(0, along / 2 - Math.sqrt(Math.max(0, end * end - beside * beside)) / 2)
+}
 
 /** Wood under the head beside the slot, on the side where `extent` is what reaches over. mm */
 export const bearing = (extent: number, slot: number): number => extent - slot / 2

@@ -124,10 +124,11 @@ const slot = (seat: RailSeat, centre: { x: number; y: number }, edge: number): O
   seat: seat.order.id,
   centre,
   width: seat.slot,
-  outline: slotOutline(centre, seat.slot, edge),
+  radius: seat.end / 2,
+  outline: slotOutline(centre, seat.slot, edge, seat.end / 2),
   opensTo: 'front',
-  bit: seat.bit,
-  figures: { x: `x:${seat.order.id}`, y: 'centre', width: seat.ids.slot },
+  bores: seat.bores.map(({ off, diameter, bit }) => ({ centre: { x: centre.x + off, y: centre.y }, diameter, bit })),
+  figures: { x: `x:${seat.order.id}`, y: 'centre', width: seat.ids.slot, end: seat.ids.end },
 })
 
 /** Openings that run into each other or out of the board are refused, not drawn. */

@@ -1,17 +1,15 @@
 import type { Measured, NeckEnvelope } from '../../footprint/kind'
 import { kindOf } from '../../footprint/kinds'
 import { surenessOf, type Tool } from '../../footprint/tool'
-import { bitToBuy, boredBy, chooseBit, neededOpening } from '../../fit/bore'
-import { boreRule, neededRule, sawnRule } from '../../fit/rules'
+import { doubtRule } from '../../fit/rules'
 import type { SeatOrder } from '../../model/holder'
-import { bitName } from '../../shop/bit-name'
-import { FIT_SETTING, SURE_SETTING, type Fit } from '../../shop/shop'
+import { SURE_SETTING } from '../../shop/shop'
 import { namedIn, type Trail } from '../../working/trail'
-import { optionOf, settingOf } from '../choice-value'
+import { settingOf } from '../choice-value'
 import type { PlanInput, Refusal } from '../form'
-import { choices } from './choices'
 import type { Along } from './layout'
 import { extentRule } from './rules'
+import { slotFigures } from './slot-figures'
 
 /** One seat with everything the layout needs, and the ids of its figures on the trail. mm */
 export interface RailSeat extends Along {
@@ -23,8 +21,25 @@ export interface RailSeat extends Along {
   neckAcross: number
   neckAlong: number
   rectangular: boolean
-  bit: number | null
-  ids: Record<'left' | 'right' | 'front' | 'back' | 'neckAcross' | 'neckAlong' | 'slot' | 'needed' | 'mass', string>
+  /** diameter of the slot's closed end */
+  end: number
+  /** what is drilled, by its distance from the slot's middle */
+  bores: { off: number; diameter: number; bit: number }[]
+  ids: Record<
+    | 'left'
+    | 'right'
+    | 'leftDoubt'
+    | 'rightDoubt'
+    | 'front'
+    | 'back'
+    | 'neckAcross'
+    | 'neckAlong'
+    | 'slot'
+    | 'end'
+    | 'needed'
+    | 'mass',
+    string
+  >
 }
 
 /** Puts a measured extent on the trail: the measurement itself, or what is reckoned from it. */
@@ -47,55 +62,25 @@ function measuredFigure(trail: Trail, seat: SeatOrder, tool: Tool, name: string,
   return id
 }
 
-function slotFigures(
+/** Puts what a measured extent may be out by on the trail. @returns the figure's id */
+function doubtFigure(
   input: PlanInput,
   trail: Trail,
   seat: SeatOrder,
   tool: Tool,
-  place: number,
-  neck: Measured,
-  neckId: string,
-) {
-  const { shop } = input
-  const fit = optionOf(choices, input, 'fit') as Fit
-  const allowance = settingOf(input, trail, FIT_SETTING[fit])
-  const sure = surenessOf(tool, namedIn(neck.expression)[0] ?? '')
-  const doubt = settingOf(input, trail, SURE_SETTING[sure])
-  const neededId = `needed:${seat.id}`
-  const slotId = `slot:${seat.id}`
-  const needed = trail.derive(
-    neededId,
-    `${place} needs an opening of`,
-    neededOpening(neck.value, doubt, allowance),
-    neededRule,
-    `{${neckId}} + {${SURE_SETTING[sure]}} + {${FIT_SETTING[fit]}}`,
-    { print: 'up' },
-  )
-  const bored = optionOf(choices, input, 'slots') === 'bored'
-  const bit = bored ? chooseBit({ needed, bits: shop.bits }) : null
-  let slot: number
-  if (bit) {
-    const bitId = `bit:${bit.diameter}`
-    trail.given(
-      bitId,
-      `Hole of the ${bitName(bit.diameter, shop)} bit`,
-      boredBy(bit),
-      { kind: 'bit', diameter: bit.diameter },
-      { print: 'up' },
-    )
-    slot = trail.derive(slotId, `Slot ${place}`, boredBy(bit), boreRule, `{${bitId}} ≥ {${neededId}}`, {
-      print: 'up',
-      note: `${bitName(bit.diameter, shop)} bit`,
-    })
-  } else {
-    const wanted = bored ? bitToBuy(needed, shop.unit) : null
-    slot = trail.derive(slotId, `Slot ${place}`, needed, bored ? boreRule : sawnRule, `{${neededId}}`, {
-      print: 'up',
-      note:
-        wanted === null ? 'sawn to the line' : `no bit owned is big enough; a ${bitName(wanted, shop)} one would do`,
-    })
-  }
-  return { slot, slotId, neededId, bit: bit ? bit.diameter : null }
+  name: string,
+  label: string,
+  m: Measured,
+): string {
+  const terms = Object.entries(m.moves).map(([field, times]) => {
+    const key = SURE_SETTING[surenessOf(tool, field)]
+    const value = times * settingOf(input, trail, key)
+    return { value, text: times === 1 ? `{${key}}` : `{${key}} × ${times}` }
+  })
+  const id = `${name}Doubt:${seat.id}`
+  const value = terms.reduce((sum, t) => sum + t.value, 0)
+  trail.derive(id, `${label} may be out by`, value, doubtRule, terms.map((t) => t.text).join(' + '), { print: 'up' })
+  return id
 }
 
 /**
@@ -157,6 +142,8 @@ function railSeat(
     neckAlong: put('along', 'Neck along the slot', e.neckAlong),
     left: put('left', 'Left extent', e.left),
     right: put('right', 'Right extent', e.right),
+    leftDoubt: doubtFigure(input, trail, order, tool, 'left', `Left extent of ${place}`, e.left),
+    rightDoubt: doubtFigure(input, trail, order, tool, 'right', `Right extent of ${place}`, e.right),
     front: put('front', 'Front extent', e.front),
     back: put('back', 'Back extent', e.back),
     mass: `mass:${tool.id}`,
@@ -170,13 +157,14 @@ function railSeat(
       { quantity: 'mass' },
     )
   }
-  const { slot, slotId, neededId, bit } = slotFigures(input, trail, order, tool, place, e.neckAcross, neckId)
+  const cut = slotFigures(input, trail, { seat: order, tool, place, neck: e.neckAcross, neckId })
   return {
     order,
     tool,
     place,
-    slot,
-    bit,
+    slot: cut.slot,
+    end: cut.end,
+    bores: cut.bores,
     left: e.left.value,
     right: e.right.value,
     front: e.front.value,
@@ -184,6 +172,6 @@ function railSeat(
     neckAcross: e.neckAcross.value,
     neckAlong: e.neckAlong.value,
     rectangular: e.neckShape === 'rectangular',
-    ids: { ...ids, slot: slotId, needed: neededId },
+    ids: { ...ids, ...cut.ids },
   }
 }

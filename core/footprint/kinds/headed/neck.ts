@@ -12,14 +12,19 @@ export const neck: NonNullable<Kind['neck']> = ({ measures, options }, turn) => 
   if (missing.length > 0) return { missing: [...missing] }
   const m = measures as Record<string, number>
 
-  const halfWidth: Measured = { value: m.headWidth! / 2, expression: '{headWidth} / 2' }
-  const even: Measured = { value: m.headLength! / 2, expression: '{headLength} / 2' }
-  const face: Measured = m.faceReach === undefined ? even : { value: m.faceReach, expression: '{faceReach}' }
-  const tail: Measured =
-    m.faceReach === undefined ? even : { value: m.headLength! - m.faceReach, expression: '{headLength} - {faceReach}' }
-  const width: Measured = { value: m.handleWidth!, expression: '{handleWidth}' }
-  const thickness: Measured =
-    m.handleThickness === undefined ? width : { value: m.handleThickness, expression: '{handleThickness}' }
+  const alone = (key: string): Measured => ({ value: m[key]!, expression: `{${key}}`, moves: { [key]: 1 } })
+  const half = (key: string): Measured => ({ value: m[key]! / 2, expression: `{${key}} / 2`, moves: { [key]: 0.5 } })
+  const beyondFace = (): Measured => ({
+    value: m.headLength! - m.faceReach!,
+    expression: '{headLength} − {faceReach}',
+    moves: { headLength: 1, faceReach: 1 },
+  })
+  const uneven = m.faceReach !== undefined
+  const halfWidth = half('headWidth')
+  const face = uneven ? alone('faceReach') : half('headLength')
+  const tail = uneven ? beyondFace() : half('headLength')
+  const width = alone('handleWidth')
+  const thickness = m.handleThickness === undefined ? width : alone('handleThickness')
 
   // going round from the front by the right, the wall and the left
   const round = [face, halfWidth, tail, halfWidth]
