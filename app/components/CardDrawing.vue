@@ -13,7 +13,7 @@ const { bare } = useFormat()
 
 /** Size of the drawing, px. */
 const WIDTH = 500
-const HEIGHT = 300
+const HEIGHT = 280
 
 const kind = computed(() => kindOf(props.tool.kind)!)
 const card = computed(() => kind.value.card(props.tool))
@@ -81,7 +81,7 @@ const drawing = computed(() => {
     <g :transform="`translate(${drawing.x0} ${drawing.y0}) scale(${drawing.scale})`">
       <ToolShapes :shapes="card.shapes" />
     </g>
-    <text v-for="c in drawing.captions" :key="c.text" class="caption" :x="c.at.x" :y="c.at.y">{{ c.text }}</text>
+    <text v-for="c in drawing.captions" :key="c.text" class="caption" :x="c.at.x" :y="c.at.y + 8">{{ c.text }}</text>
     <g
       v-for="l in drawing.lines"
       :key="l.field"

@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { computed, ref, watch } from 'vue'
+import { computed, onBeforeUnmount, ref, watch } from 'vue'
 import { formatExact } from '#core/units/format-length'
 import { parseSize, parseLength } from '#core/units/length'
 import { useFormat } from '~/composables/useFormat'
@@ -22,10 +22,22 @@ const props = defineProps<{
 }>()
 const emit = defineEmits<{ 'update:modelValue': [number | null]; focus: []; blur: []; next: [] }>()
 
+/** How long typing must rest before an error is told, ms. */
+const REST = 500
+
 const { format } = useFormat()
 const written = computed(() => (props.modelValue === null ? '' : formatExact(props.modelValue, format.value, false)))
 const text = ref(written.value)
 const error = ref('')
+/** An error is shown once typing rests: half of a fraction is no slip yet. */
+const told = ref('')
+let rest: ReturnType<typeof setTimeout> | undefined
+watch(error, (message) => {
+  clearTimeout(rest)
+  if (!message || told.value) told.value = message
+  else rest = setTimeout(() => (told.value = error.value), REST)
+})
+onBeforeUnmount(() => clearTimeout(rest))
 let passedOn: number | null = props.modelValue
 
 watch([() => props.modelValue, format], ([value], [, before]) => {
@@ -57,6 +69,7 @@ function pass(value: number | null): void {
 }
 
 function left(): void {
+  told.value = error.value
   if (!error.value) text.value = written.value
   emit('blur')
 }
@@ -69,7 +82,7 @@ function left(): void {
       class="field num"
       :value="text"
       :aria-label="inputId ? undefined : label"
-      :aria-invalid="error ? 'true' : 'false'"
+      :aria-invalid="told ? 'true' : 'false'"
       :aria-describedby="describedBy"
       :placeholder="placeholder"
       autocomplete="off"
@@ -80,7 +93,7 @@ function left(): void {
       @blur="left"
       @keydown.enter.prevent="emit('next')"
     />
-    <p v-if="error" class="told wrong" role="alert">{{ error }}</p>
+    <p v-if="told" class="told wrong" role="alert">{{ told }}</p>
   </div>
 </template>
 

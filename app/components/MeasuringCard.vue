@@ -83,27 +83,15 @@ const SURE_LABEL: Record<Sureness, string> = { caliper: 'caliper', rule: 'rule',
       <span v-else class="quiet">Take the figures in their order. Enter goes on to the next one.</span>
     </p>
 
-    <div class="options">
-      <div v-for="option in kind.options" :key="option.key">
-        <span class="over-like">{{ option.label }}</span>
-        <ChoiceRow
-          :label="option.label"
-          :values="option.values"
-          :model-value="tool.options[option.key] ?? option.values[0]!.value"
-          @update:model-value="patch(option.label, { options: { ...tool.options, [option.key]: $event } })"
-        />
-      </div>
-      <div>
-        <span class="over-like">Measured with</span>
-        <ChoiceRow
-          label="Measured with"
-          :values="SURENESS.map((s) => ({ value: s, label: SURE_LABEL[s] }))"
-          :model-value="tool.sure"
-          @update:model-value="allSure"
-        />
-      </div>
+    <div class="with">
+      <span class="over-like">Measured with</span>
+      <ChoiceRow
+        label="Measured with"
+        :values="SURENESS.map((s) => ({ value: s, label: SURE_LABEL[s] }))"
+        :model-value="tool.sure"
+        @update:model-value="allSure"
+      />
     </div>
-
     <ol class="fields">
       <li v-for="(field, i) in kind.fields" :key="field.key" :class="{ lit: lit === field.key }">
         <span class="no">{{ i + 1 }}</span>
@@ -132,6 +120,17 @@ const SURE_LABEL: Record<Sureness, string> = { caliper: 'caliper', rule: 'rule',
       </li>
     </ol>
 
+    <div class="options">
+      <div v-for="option in kind.options" :key="option.key">
+        <span class="over-like">{{ option.label }}</span>
+        <ChoiceRow
+          :label="option.label"
+          :values="option.values"
+          :model-value="tool.options[option.key] ?? option.values[0]!.value"
+          @update:model-value="patch(option.label, { options: { ...tool.options, [option.key]: $event } })"
+        />
+      </div>
+    </div>
     <div class="options">
       <div>
         <label class="over" for="tool-mass">Weight</label>
@@ -193,6 +192,14 @@ const SURE_LABEL: Record<Sureness, string> = { caliper: 'caliper', rule: 'rule',
   min-height: 2.7em;
   margin: 0;
   line-height: 1.35;
+}
+.with {
+  display: flex;
+  align-items: center;
+  gap: 12px;
+}
+.with > :last-child {
+  flex: 0 1 300px;
 }
 .options {
   display: flex;

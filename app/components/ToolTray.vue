@@ -11,7 +11,7 @@ const props = defineProps<{ tools: Tool[]; open: string | null; chosen: Set<stri
 const emit = defineEmits<{ show: [id: string]; toggle: [id: string] }>()
 
 /** Pixels a millimetre. */
-const SCALE = 0.3
+const SCALE = 0.4
 /** Room round a silhouette, px. */
 const ROOM = 14
 
@@ -55,43 +55,45 @@ const bar = computed(() => (format.value.unit === 'mm' ? { mm: 100, text: '100 m
       <path :d="`M1 3v8M1 7h${bar.mm * SCALE}M${1 + bar.mm * SCALE} 3v8`" />
       <text :x="bar.mm * SCALE + 8" y="12">{{ bar.text }}</text>
     </svg>
-    <section v-for="group in groups" :key="group.name" class="group">
-      <h2>
-        {{ group.name || 'No group yet' }} <span class="quiet small">{{ group.all.length }}</span>
-      </h2>
-      <ul>
-        <li
-          v-for="s in group.all"
-          :key="s.tool.id"
-          :class="{ open: s.tool.id === open, chosen: chosen.has(s.tool.id) }"
-        >
-          <button
-            class="tool"
-            :style="{ minWidth: `${Math.max(96, s.width)}px` }"
-            :aria-current="s.tool.id === open"
-            @click="emit('show', s.tool.id)"
+    <div class="groups">
+      <section v-for="group in groups" :key="group.name" class="group">
+        <h2>
+          {{ group.name || 'No group yet' }} <span class="quiet small">{{ group.all.length }}</span>
+        </h2>
+        <ul>
+          <li
+            v-for="s in group.all"
+            :key="s.tool.id"
+            :class="{ open: s.tool.id === open, chosen: chosen.has(s.tool.id) }"
           >
-            <svg :width="s.width" :height="group.above + group.below" aria-hidden="true">
-              <path class="line" :d="`M0 ${group.above}H${s.width}`" />
-              <g
-                :transform="`translate(${ROOM - s.box.minX * SCALE} ${group.above}) scale(${SCALE})`"
-                :class="{ guess: s.missing > 0 }"
-              >
-                <ToolShapes :shapes="s.shapes" />
-              </g>
-            </svg>
-            <span class="name">{{ s.tool.name }}</span>
-            <span v-if="s.missing > 0" class="told doubt">{{ s.missing }} to measure</span>
-            <span v-else-if="s.doubt" class="told doubt">look again</span>
-            <span v-else class="quiet small">{{ housed.has(s.tool.id) ? 'has a place' : 'no place yet' }}</span>
-          </button>
-          <label class="pick">
-            <input type="checkbox" :checked="chosen.has(s.tool.id)" @change="emit('toggle', s.tool.id)" />
-            <span class="hidden-text">Choose {{ s.tool.name }}</span>
-          </label>
-        </li>
-      </ul>
-    </section>
+            <button
+              class="tool"
+              :style="{ minWidth: `${Math.max(96, s.width)}px` }"
+              :aria-current="s.tool.id === open"
+              @click="emit('show', s.tool.id)"
+            >
+              <svg class="shape" :width="s.width" :height="group.above + group.below" aria-hidden="true">
+                <path class="line" :d="`M0 ${group.above}H${s.width}`" />
+                <g
+                  :transform="`translate(${ROOM - s.box.minX * SCALE} ${group.above}) scale(${SCALE})`"
+                  :class="{ guess: s.missing > 0 }"
+                >
+                  <ToolShapes :shapes="s.shapes" />
+                </g>
+              </svg>
+              <span class="name">{{ s.tool.name }}</span>
+              <span v-if="s.missing > 0" class="told doubt">{{ s.missing }} to measure</span>
+              <span v-else-if="s.doubt" class="told doubt">look again</span>
+              <span v-else class="quiet small">{{ housed.has(s.tool.id) ? 'has a place' : 'no place yet' }}</span>
+            </button>
+            <label class="pick">
+              <input type="checkbox" :checked="chosen.has(s.tool.id)" @change="emit('toggle', s.tool.id)" />
+              <span class="hidden-text">Choose {{ s.tool.name }}</span>
+            </label>
+          </li>
+        </ul>
+      </section>
+    </div>
   </div>
 </template>
 
@@ -108,10 +110,14 @@ const bar = computed(() => (format.value.unit === 'mm' ? { mm: 100, text: '100 m
   fill: var(--pencil);
   font-size: 12px;
 }
+.groups {
+  display: flex;
+  flex-wrap: wrap;
+  gap: 16px 36px;
+  margin-top: 12px;
+}
 .group {
-  margin-top: 14px;
-  content-visibility: auto;
-  contain-intrinsic-size: auto 240px;
+  min-width: 0;
 }
 h2 {
   border-bottom: 1px solid var(--rule);
@@ -138,7 +144,7 @@ li {
   display: flex;
   flex-direction: column;
   align-items: center;
-  padding: 4px 4px 6px;
+  padding: 26px 4px 6px;
   height: 100%;
 }
 .tool:hover {
@@ -172,8 +178,8 @@ li {
 }
 .pick {
   position: absolute;
-  top: 2px;
-  left: 4px;
+  top: 0;
+  left: 0;
   padding: 5px;
   cursor: pointer;
 }

@@ -96,9 +96,9 @@ const next = computed<Next>(() => {
           ><template v-if="toMeasure.length">, {{ toMeasure.length }} still to measure</template>
         </li>
         <li>{{ homeless.length }} measured, without a place yet</li>
-        <li v-for="l in looked" :key="l.holder.id">
-          <VerdictMark :level="l.level" /> <NuxtLink :to="`/holders/${l.holder.id}`">{{ l.holder.name }}</NuxtLink>
-          <span v-if="l.level !== 'pass'" class="quiet"> {{ l.says }}</span>
+        <li v-for="l in looked" :key="l.holder.id" class="holder">
+          <VerdictMark :level="l.level" /><NuxtLink :to="`/holders/${l.holder.id}`">{{ l.holder.name }}</NuxtLink>
+          <span v-if="l.level !== 'pass'" class="quiet">{{ l.says }}</span>
         </li>
       </ul>
     </section>
@@ -139,6 +139,12 @@ ul {
   margin: 8px 0 0;
   display: grid;
   gap: 7px;
+}
+.holder {
+  display: flex;
+  gap: 8px;
+  align-items: baseline;
+  flex-wrap: wrap;
 }
 a {
   color: var(--chalk);

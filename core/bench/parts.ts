@@ -1,4 +1,5 @@
 import type { HolderModel } from '../model/model'
+import type { Shop } from '../shop/shop'
 
 /** One line of a parts list. mm; printed as a cut size by whoever writes it out. */
 export interface Part {
@@ -6,6 +7,8 @@ export interface Part {
   name: string
   count: number
   material: string
+  /** name of the board or sheet it is cut from */
+  stock: string
   length: number
   width: number
   thickness: number
@@ -13,12 +16,13 @@ export interface Part {
 }
 
 /** The parts a holder is made of, in the order of its model. */
-export const partsOf = (model: HolderModel): Part[] =>
+export const partsOf = (model: HolderModel, shop: Pick<Shop, 'stock'>): Part[] =>
   model.boards.map((b) => ({
     board: b.id,
     name: b.name,
     count: 1,
     material: b.material,
+    stock: shop.stock.find((s) => s.id === b.stock)?.name ?? b.stock,
     length: b.length,
     width: b.width,
     thickness: b.thickness,

@@ -3,6 +3,7 @@ import { boardMarks, type Mark } from '../bench/marks'
 import { partsOf } from '../bench/parts'
 import { boardOf, type HolderModel } from '../model/model'
 import { bitName } from '../shop/bit-name'
+import type { Shop } from '../shop/shop'
 import { formatLength, type LengthFormat } from '../units/format-length'
 
 /** Cells that a spreadsheet would take for a formula are written as text. */
@@ -32,12 +33,14 @@ export function marksCsv(model: HolderModel, board: string, format: LengthFormat
 }
 
 /** The parts list. @returns CSV (RFC 4180, CRLF) */
-export function partsCsv(model: HolderModel, format: LengthFormat): string {
+export function partsCsv(model: HolderModel, shop: Shop): string {
+  const format: LengthFormat = shop
   return write(
-    partsOf(model).map((p) => ({
+    partsOf(model, shop).map((p) => ({
       part: p.name,
       count: p.count,
       material: p.material,
+      from: p.stock,
       length: formatLength(p.length, format),
       width: formatLength(p.width, format),
       thickness: formatLength(p.thickness, format),

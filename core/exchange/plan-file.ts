@@ -43,7 +43,7 @@ export function planFile(d: Design, verdict: Verdict['level']): PlanFile {
     boards,
     joints: d.model?.joints ?? [],
     seats: d.model?.seats ?? [],
-    parts: d.model ? partsOf(d.model) : [],
+    parts: d.model ? partsOf(d.model, shop) : [],
     marks: d.model ? boards.map((board) => boardMarks(d.model!, board, shop)) : [],
     checks: d.verdicts.map((v) => {
       const { candidates: _, ...rest } = v

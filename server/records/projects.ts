@@ -1,7 +1,10 @@
 import type { Knex } from 'knex'
+import type { HolderDto } from '#core/exchange/project/holder.dto'
 import type { ProjectDto } from '#core/exchange/project/project.dto'
-import { incoming } from './incoming'
-import { insert, list, read } from './store'
+import type { Change } from './changes'
+import { incoming, type Incoming } from './incoming'
+import type { RecordKind } from './record'
+import { discard, insert, list, read, replace } from './store'
 
 /** A project together with the id its shop is kept under. */
 export interface KeptProject {
@@ -11,22 +14,55 @@ export interface KeptProject {
 
 const plain = <T>(value: T): T => JSON.parse(JSON.stringify(value)) as T
 
+/** A record of a project on its way in, with its kind. */
+interface Member {
+  kind: RecordKind
+  record: Incoming
+}
+
 /**
- * Puts a whole project in, inside the caller's transaction. Ids of tools and holders are kept within their shop: they
- * are prefixed with the shop's, so that the same file can be loaded for two shops.
+ * Every record of a project, its shop first. Ids of tools and holders are kept within their shop: they are prefixed
+ * with the shop's, so that the same file can be loaded for two shops.
  */
-export async function insertProject(trx: Knex, { shopId, project }: KeptProject): Promise<void> {
+function membersOf({ shopId, project }: KeptProject): Member[] {
   const inShop = (id: string) => `${shopId}-${id}`
-  await insert(trx, 'shops', incoming('shops', plain(project.shop), shopId))
-  for (const tool of project.tools) {
-    const id = inShop(tool.id)
-    await insert(trx, 'tools', incoming('tools', { ...plain(tool), id, shop: shopId }, id))
+  const member = (kind: RecordKind, data: { id: string }): Member => {
+    const id = inShop(data.id)
+    return { kind, record: incoming(kind, { ...plain(data), id, shop: shopId }, id) }
   }
-  for (const holder of project.holders) {
-    const id = inShop(holder.id)
-    const seats = holder.seats.map((seat) => ({ ...seat, tool: inShop(seat.tool) }))
-    await insert(trx, 'holders', incoming('holders', { ...plain(holder), id, seats, shop: shopId }, id))
+  return [
+    { kind: 'shops', record: incoming('shops', plain(project.shop), shopId) },
+    ...project.tools.map((tool) => member('tools', tool)),
+    ...project.holders.map((holder) =>
+      member('holders', { ...holder, seats: holder.seats.map((s) => ({ ...s, tool: inShop(s.tool) })) } as HolderDto),
+    ),
+  ]
+}
+
+/** Puts a whole new project in, inside the caller's transaction. */
+export async function insertProject(trx: Knex, kept: KeptProject): Promise<void> {
+  for (const { kind, record } of membersOf(kept)) await insert(trx, kind, record)
+}
+
+/**
+ * Brings a shop back to what a project says, inside the caller's transaction: its records as the next version of what
+ * is there, everything else of the shop marked deleted.
+ * @returns what changed, to be announced when the transaction is over
+ */
+export async function restoreProject(trx: Knex, kept: KeptProject): Promise<Change[]> {
+  const { shopId } = kept
+  const changes: Change[] = []
+  const members = membersOf(kept)
+  for (const { kind, record } of members) {
+    changes.push({ kind, id: record.id, version: await replace(trx, kind, record), shop: shopId })
   }
+  const belong = new Set(members.map((m) => m.record.id))
+  for (const kind of ['holders', 'tools'] as const) {
+    for (const { id, version } of await list(trx, kind, shopId)) {
+      if (!belong.has(id)) changes.push({ kind, id, version: await discard(trx, kind, id, version), shop: shopId })
+    }
+  }
+  return changes
 }
 
 const OURS = ['version', 'createdAt', 'updatedAt', 'deleted', 'shop'] as const

@@ -68,6 +68,32 @@ export async function insert(trx: Knex, kind: RecordKind, record: Incoming): Pro
   await trx(kind).insert({ id: record.id, version: 1, created_at: now, updated_at: now, ...columns(kind, record) })
 }
 
+/**
+ * Puts a record in, whatever stood there: a new row, or the next version of the one there is. Inside the caller's
+ * transaction. @returns its version
+ */
+export async function replace(trx: Knex, kind: RecordKind, record: Incoming): Promise<number> {
+  const row = (await trx<Row>(kind).where({ id: record.id }).forUpdate().first()) as Row | undefined
+  if (!row) {
+    await insert(trx, kind, record)
+    return 1
+  }
+  const version = row.version + 1
+  await trx(kind)
+    .where({ id: record.id })
+    .update({ ...columns(kind, record), deleted_at: null, version, updated_at: new Date() })
+  return version
+}
+
+/** Marks a row deleted, inside the caller's transaction. @returns its new version */
+export async function discard(trx: Knex, kind: RecordKind, id: string, version: number): Promise<number> {
+  const now = new Date()
+  await trx(kind)
+    .where({ id })
+    .update({ deleted_at: now, updated_at: now, version: version + 1 })
+  return version + 1
+}
+
 /** Makes a new record. @throws Problem 409 when the id is taken, 400 when the shop is unknown */
 export async function create(knex: Knex, kind: RecordKind, record: Incoming): Promise<Representation> {
   try {

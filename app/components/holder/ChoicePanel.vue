@@ -22,7 +22,9 @@ watch(
           x.value,
           x.board ? `${bare(x.board.length)} × ${bare(x.board.width)}` : 'can’t be',
         ])
-        outcome.value = { ...outcome.value, [c.key]: Object.fromEntries(found) as Record<string, string> }
+        // figures are shown only where the answers differ in them
+        const differ = new Set(found.map(([, size]) => size)).size > 1
+        outcome.value = { ...outcome.value, [c.key]: Object.fromEntries(differ ? found : []) as Record<string, string> }
       })
     after(tasks)
   },
@@ -36,8 +38,8 @@ const own = (key: string) => {
 
 <template>
   <div class="choices">
-    <div v-for="c in form.choices" :key="c.key" class="choice">
-      <span class="label" :title="c.about">{{ c.label }}</span>
+    <div v-for="c in form.choices" :key="c.key" class="choice" :class="{ half: c.type !== 'option' }" :title="c.about">
+      <span class="label">{{ c.label }}</span>
       <ChoiceRow
         v-if="c.type === 'option'"
         :label="c.label"
@@ -84,13 +86,21 @@ const own = (key: string) => {
 <style scoped>
 .choices {
   display: grid;
-  gap: 6px;
+  grid-template-columns: 1fr 1fr;
+  gap: 6px 12px;
 }
 .choice {
+  grid-column: 1 / -1;
   display: grid;
-  grid-template-columns: 92px minmax(0, 1fr);
+  grid-template-columns: 82px minmax(0, 1fr);
   gap: 8px;
   align-items: center;
+}
+.choice.half {
+  grid-column: auto;
+  grid-template-columns: minmax(0, 1fr);
+  gap: 1px;
+  align-content: start;
 }
 .label {
   font-size: 0.9rem;

@@ -2,11 +2,16 @@
 import { computed } from 'vue'
 import type { Dimension } from '#core/drawing/view'
 
-/** One dimension line in px: extension lines, arrows and its figure, which is left out where there is no room for it. */
+/**
+ * One dimension line in px: extension lines, ticks and its figure. A figure without room between the ticks stands beside
+ * them where there is nothing else, and is left out elsewhere until it is lit.
+ */
 const props = defineProps<{
   dimension: Dimension
   a: number
   b: number
+  /** where its extension lines start, and what its rows are counted from */
+  foot: number
   edge: number
   row: number
   text: string
@@ -21,10 +26,11 @@ const away = computed(() => (props.dimension.side === 'left' || props.dimension.
 const at = computed(() => props.edge + away.value * (6 + props.row * 19))
 const span = computed(() => Math.abs(props.b - props.a))
 const middle = computed(() => (props.a + props.b) / 2)
-const fits = computed(() => props.lit || span.value > props.text.length * DIGIT + 4)
+const fits = computed(() => span.value > props.text.length * DIGIT + 4)
+const beside = computed(() => !fits.value && props.dimension.side === 'right')
 const path = computed(() => {
-  const { a, b, edge } = props
-  const from = edge + away.value * 3
+  const { a, b, foot } = props
+  const from = foot + away.value * 3
   const to = at.value + away.value * 4
   return upright.value
     ? `M${from} ${a}H${to}M${from} ${b}H${to}M${at.value} ${a}V${b}`
@@ -47,8 +53,9 @@ const label = computed(() =>
     <path class="hit" :d="upright ? `M${at} ${a}V${b}` : `M${a} ${at}H${b}`" />
     <path class="thin" :d="path" />
     <path class="tick" :d="ticks" />
+    <text v-if="beside" class="beside" :x="at + 8" :y="middle + 4">{{ text }}</text>
     <text
-      v-if="fits"
+      v-else-if="fits || lit"
       :x="label.x"
       :y="label.y"
       :transform="upright ? `rotate(-90 ${label.x} ${label.y})` : undefined"
@@ -69,6 +76,10 @@ const label = computed(() =>
 .hit {
   stroke: transparent;
   stroke-width: 14;
+}
+.thin,
+.tick {
+  pointer-events: none;
 }
 .thin {
   stroke: var(--colour);
@@ -91,6 +102,9 @@ text {
   paint-order: stroke;
   stroke: var(--sheet);
   stroke-width: 3px;
+}
+.beside {
+  text-anchor: start;
 }
 .lit text {
   font-weight: 700;

@@ -20,9 +20,12 @@ const RIGHT = 48
 const TOP = 26
 const BETWEEN = 92
 const BOTTOM = 14
+/** How far behind its slot a seat's number stands, px. */
+const MARK_OFF = 14
 /** How much of the handles is shown below the front view's boards when all is fitted in, mm. */
 const HANDLES = 70
 
+const clipId = useId()
 const frame = ref<HTMLElement | null>(null)
 const size = ref({ width: 700, height: 420 })
 const zoom = ref(1)
@@ -75,12 +78,18 @@ const seatMarks = computed(() => {
   const top = scene.value?.placed[0]
   if (!model || !scene.value || !top) return []
   const { s, ox } = scene.value
-  return model.seats.flatMap((seat) => {
-    const level = marks.value.get(seat.id)
-    const at = { x: ox + seat.at.x * s, y: top.oy + seat.at.y * s }
-    return [{ id: seat.id, place: seat.place, level, ...at }]
+  return model.seats.map((seat) => {
+    const board = model.boards.find((b) => b.id === seat.board)!
+    const opening = board.openings.find((o) => o.id === seat.opening)!
+    // behind the slot, in the back web, so that neither the bore nor the neck is hidden
+    const behind = board.placement.at.y + opening.centre.y - opening.radius
+    const at = { x: ox + seat.at.x * s, y: top.oy + behind * s - MARK_OFF }
+    return { id: seat.id, place: seat.place, level: marks.value.get(seat.id), ...at }
   })
 })
+
+/** So that a figure near the board is painted over the extension lines that run past it. */
+const outermostFirst = (dimensions: Dimension[]) => [...dimensions].sort((a, b) => b.row - a.row)
 
 function textOf(d: Dimension): string {
   const text = d.about ? bare(d.value, d.print) : d.id === 'length' ? length(d.value, d.print) : bare(d.value, d.print)
@@ -92,14 +101,16 @@ function placed(view: View, oy: number, d: Dimension) {
   const upright = d.side === 'left' || d.side === 'right'
   const boards = props.worked.model!.boards
   const right = Math.max(...boards.map((b) => b.placement.at.x + b.length))
-  const edge =
+  const lowest = Math.min(...view.outlines.filter((o) => o.role === 'board').map((o) => boundsLow(o.outline)))
+  // rows stand clear of heads that reach past the board; extension lines start at the board
+  const [foot, edge] =
     d.side === 'left'
-      ? ox - Math.max(0, -view.bounds.minX) * s
+      ? [ox, ox - Math.max(0, -view.bounds.minX) * s]
       : d.side === 'right'
-        ? ox + right * s
-        : oy - Math.min(...view.outlines.filter((o) => o.role === 'board').map((o) => boundsLow(o.outline))) * s
+        ? [ox + right * s, ox + Math.max(right, view.bounds.maxX) * s]
+        : [oy - lowest * s, oy - view.bounds.minY * s]
   const along = (v: number) => (upright ? oy - v * s : ox + v * s)
-  return { a: along(d.from), b: along(d.to), edge }
+  return { a: along(d.from), b: along(d.to), foot, edge }
 }
 /** The lowest point of a board's outline; boards are drawn with straight lower edges. */
 const boundsLow = (outline: View['outlines'][number]['outline']) =>
@@ -185,16 +196,26 @@ const summary = computed(() => {
       @wheel.prevent="still || wheel($event)"
       @click="emit('figure', null)"
     >
+      <clipPath v-if="still && frontBox" :id="clipId">
+        <rect
+          :x="frontBox.minX"
+          :y="-frontBox.maxY - 1"
+          :width="frontBox.maxX - frontBox.minX"
+          :height="frontBox.maxY - frontBox.minY + 1"
+        />
+      </clipPath>
       <g v-for="{ view, oy } in scene.placed" :key="view.name">
         <text class="title" :x="LEFT - 50" :y="Math.max(16, oy - view.bounds.maxY * scene.s - 8)">
           {{ view.title }}
         </text>
-        <path
-          v-if="view.name === 'top'"
-          class="wall"
-          :d="`M${scene.ox - 14} ${oy}H${scene.ox + (view.bounds.maxX + 14 / scene.s) * scene.s}`"
-        />
-        <g :transform="`translate(${scene.ox} ${oy}) scale(${scene.s})`">
+        <g v-if="view.name === 'top'" class="wall">
+          <path :d="`M${scene.ox - 40} ${oy}H${scene.ox + view.bounds.maxX * scene.s + 40}`" />
+          <text :x="scene.ox + view.bounds.maxX * scene.s + 12" :y="oy + 14">wall</text>
+        </g>
+        <g
+          :transform="`translate(${scene.ox} ${oy}) scale(${scene.s})`"
+          :clip-path="still && view.name === 'front' ? `url(#${clipId})` : undefined"
+        >
           <path
             v-for="(item, i) in view.outlines"
             :key="i"
@@ -220,7 +241,7 @@ const summary = computed(() => {
       </g>
       <template v-for="{ view, oy } in scene.placed" :key="`d${view.name}`">
         <HolderDrawnDimension
-          v-for="d in view.dimensions"
+          v-for="d in outermostFirst(view.dimensions)"
           :key="d.id"
           :dimension="d"
           v-bind="placed(view, oy, d)"
@@ -250,6 +271,8 @@ const summary = computed(() => {
 }
 svg {
   display: block;
+  position: absolute;
+  inset: 0;
   touch-action: none;
   cursor: grab;
 }
@@ -261,10 +284,14 @@ svg {
   font: italic 13px var(--head);
   fill: var(--pencil);
 }
-.wall {
+.wall path {
   stroke: var(--pencil);
   stroke-width: 1;
   stroke-dasharray: 9 4;
+}
+.wall text {
+  font: italic 12px var(--head);
+  fill: var(--pencil);
 }
 .board {
   fill: var(--wood);

@@ -53,6 +53,13 @@ const ticks = computed(() => {
 const waste = computed(() =>
   board.value.openings.map((o) => ({ id: o.seat, from: x(o.centre.x - o.width / 2), to: x(o.centre.x + o.width / 2) })),
 )
+/** What stands over a main mark: the bit of its bore, or of both its bores. */
+function told(m: Mark): string {
+  if (m.kind === 'datum' || m.kind === 'end') return m.kind
+  const bores = board.value.openings.find((o) => o.seat === m.seat)?.bores ?? []
+  if (bores.length === 0) return 'saw'
+  return `${bores.length > 1 ? `${bores.length} × ` : ''}⌀ ${bit(bores[0]!.bit)}`
+}
 const mains = computed(() => marked.value.marks.filter(isMain))
 const saws = computed(() => marked.value.marks.filter((m) => m.kind === 'saw'))
 </script>
@@ -87,9 +94,7 @@ const saws = computed(() => marked.value.marks.filter((m) => m.kind === 'saw'))
       >
         <path :d="`M${x(m.x)} 28V66`" />
         <text class="running" :x="x(m.x)" y="24">{{ bare(m.printed) }}</text>
-        <text v-if="m.bit !== null" class="bit" :x="x(m.x)" y="11">⌀ {{ bit(m.bit) }}</text>
-        <text v-else-if="m.kind === 'datum'" class="bit" :x="x(m.x)" y="11">datum</text>
-        <text v-else-if="m.kind === 'end'" class="bit" :x="x(m.x)" y="11">end</text>
+        <text class="bit" :x="x(m.x)" y="11">{{ told(m) }}</text>
       </g>
       <g v-for="m in saws" :key="m.label" class="saw">
         <path :d="`M${x(m.x)} 44V76`" />

@@ -52,7 +52,7 @@ const gap = computed(() =>
 <style scoped>
 .offcut {
   display: grid;
-  grid-template-columns: 92px minmax(0, 1fr);
+  grid-template-columns: max-content minmax(0, 1fr);
   gap: 4px 8px;
   align-items: center;
 }

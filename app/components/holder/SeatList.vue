@@ -73,7 +73,8 @@ onBeforeUnmount(() => sortable?.destroy())
 
 <template>
   <div class="seats">
-    <h2>In this holder <span class="quiet small">from the datum end</span></h2>
+    <h2>In this holder</h2>
+    <p class="quiet small hint">In order from the datum end. Drag to reorder.</p>
     <ol ref="list">
       <li
         v-for="(row, i) in rows"
@@ -158,6 +159,9 @@ onBeforeUnmount(() => sortable?.destroy())
 h2 {
   font-size: 1rem;
   margin-bottom: 6px;
+}
+.hint {
+  margin: -4px 0 4px;
 }
 .join {
   margin-top: 18px;

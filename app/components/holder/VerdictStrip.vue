@@ -51,11 +51,11 @@ function show(v: Verdict) {
       <VerdictMark :level="level" worded />
       <span>{{
         failing.length === 0
-          ? `all ${passing.length} checks`
+          ? `${passing.length} checks, all met`
           : `${failing.length} of ${failing.length + passing.length} checks want a look`
       }}</span>
       <button class="btn tiny bare" :aria-expanded="open" @click="open = !open">
-        {{ open ? 'fewer' : 'all checks' }}
+        {{ open ? 'show fewer' : 'show all' }}
       </button>
     </div>
     <ul v-if="failing.length || open" class="list">

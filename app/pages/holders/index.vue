@@ -51,7 +51,7 @@ function remove(id: string, name: string) {
           <h2>
             <NuxtLink :to="`/holders/${h.holder.id}`">{{ h.holder.name }}</NuxtLink>
           </h2>
-          <p>
+          <p class="state">
             <VerdictMark :level="h.level" worded />
             <span class="quiet"
               >{{ h.holder.seats.length }} tools<template v-if="h.rail"
@@ -119,6 +119,11 @@ p {
 }
 h2 {
   overflow-wrap: anywhere;
+}
+.state {
+  display: flex;
+  gap: 10px;
+  align-items: baseline;
 }
 .links {
   display: flex;

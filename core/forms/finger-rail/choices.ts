@@ -31,13 +31,13 @@ export const choices: readonly Choice[] = [
     type: 'option',
     usual: 'bored',
     values: [
-      { value: 'bored', label: 'bored and sawn open', when: 'a clean round end, as wide as a bit you own' },
+      { value: 'bored', label: 'one bore', when: 'bored and sawn open: a clean round end, as wide as a bit you own' },
       {
         value: 'filed',
-        label: 'two bores and a file',
+        label: 'two, filed',
         when: 'where no bit is near: two overlapping holes, filed straight between them',
       },
-      { value: 'jigsawn', label: 'cut with a jigsaw', when: 'any width, no bit needed; a rougher end' },
+      { value: 'jigsawn', label: 'jigsaw', when: 'cut with a jigsaw: any width, no bit needed; a rougher end' },
     ],
   },
   {
@@ -47,8 +47,8 @@ export const choices: readonly Choice[] = [
     type: 'option',
     usual: 'inside',
     values: [
-      { value: 'inside', label: 'over the board', when: 'nothing sticks out sideways' },
-      { value: 'overhang', label: 'may overhang', when: 'a shorter board, where nothing hangs next to it' },
+      { value: 'inside', label: 'inside', when: 'over the board: nothing sticks out sideways' },
+      { value: 'overhang', label: 'overhang', when: 'past its ends: a shorter board, where nothing hangs next to it' },
     ],
   },
   {
@@ -58,8 +58,16 @@ export const choices: readonly Choice[] = [
     type: 'option',
     usual: 'below',
     values: [
-      { value: 'below', label: 'below the rail', when: 'heads may reach back over it to the wall: less deep' },
-      { value: 'behind', label: 'up behind the heads', when: 'keeps heads off the wall: deeper' },
+      {
+        value: 'below',
+        label: 'below it',
+        when: 'below the rail: heads may reach back over it to the wall, so the rail is less deep',
+      },
+      {
+        value: 'behind',
+        label: 'up behind',
+        when: 'up behind the heads: keeps them off the wall, so the rail is deeper',
+      },
     ],
   },
   {

@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { mdiDownload, mdiPrinter } from '@mdi/js'
 import { computed } from 'vue'
-import { boardMarks } from '#core/bench/marks'
+import { boardMarks, type Mark } from '#core/bench/marks'
 import { partsOf } from '#core/bench/parts'
 import { worstOf } from '#core/checks/verdict'
 import { marksCsv, partsCsv } from '#core/exchange/csv'
@@ -17,7 +17,7 @@ const { format, length, bit } = useFormat()
 useHead({ title: () => `Bench: ${holder.value?.name ?? ''} · Fingerling` })
 
 const model = computed(() => worked.value?.model ?? null)
-const parts = computed(() => (model.value ? partsOf(model.value) : []))
+const parts = computed(() => (model.value ? partsOf(model.value, worked.value!.input.shop) : []))
 const boards = computed(() =>
   (model.value?.boards ?? [])
     .filter((b) => b.openings.length > 0)
@@ -27,21 +27,29 @@ const troubles = computed(() => worked.value?.verdicts.filter((v) => v.level !==
 const level = computed(() => (worked.value ? worstOf(worked.value.verdicts) : 'pass'))
 const bits = computed(() => {
   const count = new Map<number, number>()
-  for (const o of model.value?.boards.flatMap((b) => b.openings) ?? [])
-    if (o.bit !== null) count.set(o.bit, (count.get(o.bit) ?? 0) + 1)
+  for (const bore of model.value?.boards.flatMap((b) => b.openings).flatMap((o) => o.bores) ?? [])
+    count.set(bore.bit, (count.get(bore.bit) ?? 0) + 1)
   return [...count].sort(([a], [b]) => b - a)
 })
 /** From here on a bit wants the work clamped and a low speed, mm. */
 const LARGE_BIT = 25
 const hasLarge = computed(() => bits.value.some(([d]) => d >= LARGE_BIT))
-const sawn = computed(() => model.value?.boards.some((b) => b.openings.some((o) => o.bit === null)))
+const sawn = computed(() => model.value?.boards.some((b) => b.openings.some((o) => o.bores.length === 0)))
+const filed = computed(() => model.value?.boards.some((b) => b.openings.some((o) => o.bores.length > 1)))
+/** What is done at a mark: the bit that bores there, or how the slot is made without one. */
+function boredAt(mark: Mark): string {
+  if (mark.bit !== null) return bit(mark.bit)
+  if (mark.kind !== 'centre') return ''
+  const opening = model.value!.boards.flatMap((b) => b.openings).find((o) => o.seat === mark.seat)
+  return opening?.bores.length ? 'middle of both bores' : 'saw to the line'
+}
 const toolOf = (seat: string | null) => model.value?.seats.find((s) => s.id === seat)?.name ?? ''
 
 const stem = computed(() => fileName(holder.value?.name ?? ''))
 const csv = 'text/csv'
 const save = {
   marks: () => download(`${stem.value}-marks.csv`, csv, marksCsv(model.value!, boards.value[0]!.rail.id, format.value)),
-  parts: () => download(`${stem.value}-parts.csv`, csv, partsCsv(model.value!, format.value)),
+  parts: () => download(`${stem.value}-parts.csv`, csv, partsCsv(model.value!, worked.value!.input.shop)),
   svg: (board: string) =>
     download(
       `${stem.value}-${board}.svg`,
@@ -109,7 +117,7 @@ const today = new Date().toISOString().slice(0, 10)
                 <td class="num"><LengthText :text="length(p.length)" /></td>
                 <td class="num"><LengthText :text="length(p.width)" /></td>
                 <td class="num"><LengthText :text="length(p.thickness)" /></td>
-                <td>{{ p.material }}, grain along the length</td>
+                <td>{{ p.stock }}, {{ p.material }}, grain along the length</td>
               </tr>
             </tbody>
           </table>
@@ -137,7 +145,7 @@ const today = new Date().toISOString().slice(0, 10)
                 <td class="num"><LengthText :text="length(mark.printed)" /></td>
                 <td>{{ mark.label }}</td>
                 <td>{{ mark.kind === 'centre' ? toolOf(mark.seat) : '' }}</td>
-                <td>{{ mark.bit !== null ? bit(mark.bit) : mark.kind === 'centre' ? 'saw to the line' : '' }}</td>
+                <td>{{ boredAt(mark) }}</td>
                 <td>{{ mark.waste === 'left' ? '✕ left of it' : mark.waste === 'right' ? '✕ right of it' : '' }}</td>
               </tr>
             </tbody>
@@ -160,6 +168,7 @@ const today = new Date().toISOString().slice(0, 10)
               >.
             </li>
             <li v-if="hasLarge">Large bits: clamp the work, low speed, a backer under the hole.</li>
+            <li v-if="filed">Two bores: drill both before you file, then file straight from one to the other.</li>
             <li v-if="sawn">Jigsaw: clamp the board, the line beside the clamp, both hands on the saw.</li>
             <li>{{ model.joints[0]?.fixing }}; pilot holes first.</li>
             <li>

@@ -109,7 +109,7 @@ const refusal = computed(() => worked.value?.refusals[0]?.says ?? '')
 .bench-top {
   display: grid;
   height: calc(100vh - 48px);
-  grid-template-columns: 226px minmax(0, 1fr) 352px;
+  grid-template-columns: 226px minmax(0, 1fr) 372px;
   grid-template-rows: auto minmax(0, 1fr) auto;
   grid-template-areas: 'bar bar bar' 'left centre right' 'stick stick stick';
 }
@@ -155,6 +155,7 @@ const refusal = computed(() => worked.value?.refusals[0]?.says ?? '')
 }
 .drawing {
   min-height: 0;
+  min-width: 0;
 }
 .right {
   grid-area: right;

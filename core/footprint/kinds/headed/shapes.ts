@@ -106,7 +106,7 @@ export const card: Kind['card'] = (tool): Card => {
   const views = silhouette(tool)
   const away = f.headLength - f.face
   const unit = Math.max(f.headHeight, f.headLength, f.handleLength * 0.4) / 10
-  const apart = f.face + unit * 4.5 + f.headWidth / 2
+  const apart = f.face + Math.max(unit * 4.5, (f.headHeight + f.handleLength) * 0.5) + f.headWidth / 2
   const neckAt = -unit * 1.6
   const set = (shapes: Shape[], dx: number): Shape[] =>
     shapes.map((s) => ({ part: s.part, outline: moved(s.outline, dx, 0) }))
