@@ -20,7 +20,7 @@ const name = useId()
         @change="emit('update:modelValue', v.value)"
       />
       <span>{{ v.label }}</span>
-      <small v-if="v.more">{{ v.more }}</small>
+      <small v-if="v.more"><LengthText :text="v.more" /></small>
     </label>
   </div>
 </template>

@@ -1,11 +1,10 @@
 <script setup lang="ts">
 import { computed } from 'vue'
+import { textParts } from '~/composables/fractions'
 
 /** A figure set in type: fractions as real ones. */
 const props = defineProps<{ text: string }>()
-const parts = computed(() =>
-  props.text.split(/(\d+\/\d+)/).map((text) => ({ text, fraction: /^\d+\/\d+$/.test(text) })),
-)
+const parts = computed(() => textParts(props.text))
 </script>
 
 <template>

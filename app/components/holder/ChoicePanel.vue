@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { ref, watch } from 'vue'
 import type { PlanInput, HolderForm } from '#core/forms/form'
-import { consequences } from '#core/choose/schools'
+import { consequences, type Consequence } from '#core/choose/schools'
 import { useAfterPaint } from '~/composables/useAfterPaint'
 import { useFormat } from '~/composables/useFormat'
 
@@ -18,18 +18,25 @@ watch(
     const tasks = props.form.choices
       .filter((c) => c.type === 'option')
       .map((c) => () => {
-        const found = consequences(input, c.key).map((x) => [
-          x.value,
-          x.board ? `${bare(x.board.length)} × ${bare(x.board.width)}` : 'can’t be',
-        ])
-        // figures are shown only where the answers differ in them
-        const differ = new Set(found.map(([, size]) => size)).size > 1
-        outcome.value = { ...outcome.value, [c.key]: Object.fromEntries(differ ? found : []) as Record<string, string> }
+        outcome.value = { ...outcome.value, [c.key]: outcomes(consequences(input, c.key)) }
       })
     after(tasks)
   },
   { immediate: true },
 )
+/** The figures in which the answers differ, by answer; nothing where they come to the same. */
+function outcomes(found: Consequence[]): Record<string, string> {
+  const boards = found.flatMap((x) => x.board ?? [])
+  const differs = (of: 'length' | 'width') => new Set(boards.map((b) => bare(b[of]))).size > 1
+  const [long, deep] = [differs('length'), differs('width')]
+  if (!long && !deep && boards.length === found.length) return {}
+  const say = ({ board }: Consequence) => {
+    if (!board) return 'can’t be'
+    if (long && deep) return `${bare(board.length)} × ${bare(board.width)}`
+    return deep ? `${bare(board.width)} deep` : `${bare(board.length)} long`
+  }
+  return Object.fromEntries(found.map((x) => [x.value, say(x)]))
+}
 const own = (key: string) => {
   const value = props.input.holder.choices[key]
   return typeof value === 'number' ? value : null

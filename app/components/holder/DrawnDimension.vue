@@ -20,7 +20,7 @@ const props = defineProps<{
 const emit = defineEmits<{ pick: [figure: string | null] }>()
 
 /** Room of a digit, px. */
-const DIGIT = 6.4
+const DIGIT = 6.2
 const upright = computed(() => props.dimension.side === 'left' || props.dimension.side === 'right')
 const away = computed(() => (props.dimension.side === 'left' || props.dimension.side === 'top' ? -1 : 1))
 const at = computed(() => props.edge + away.value * (6 + props.row * 19))
@@ -53,14 +53,15 @@ const label = computed(() =>
     <path class="hit" :d="upright ? `M${at} ${a}V${b}` : `M${a} ${at}H${b}`" />
     <path class="thin" :d="path" />
     <path class="tick" :d="ticks" />
-    <text v-if="beside" class="beside" :x="at + 8" :y="middle + 4">{{ text }}</text>
-    <text
+    <DrawnText v-if="beside" class="figure beside" :text="text" :x="at + 8" :y="middle + 4" />
+    <DrawnText
       v-else-if="fits || lit"
       :x="label.x"
       :y="label.y"
+      class="figure"
+      :text="text"
       :transform="upright ? `rotate(-90 ${label.x} ${label.y})` : undefined"
-      >{{ text }}</text
-    >
+    />
   </g>
 </template>
 
@@ -95,7 +96,7 @@ const label = computed(() =>
   stroke-width: 1.8;
   opacity: 1;
 }
-text {
+.figure {
   font-size: 12px;
   text-anchor: middle;
   fill: var(--colour);
@@ -103,10 +104,10 @@ text {
   stroke: var(--sheet);
   stroke-width: 3px;
 }
-.beside {
+.figure.beside {
   text-anchor: start;
 }
-.lit text {
+.lit .figure {
   font-weight: 700;
 }
 </style>

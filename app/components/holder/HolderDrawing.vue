@@ -16,7 +16,7 @@ const { format, length, bare } = useFormat()
 
 /** Room for dimensions and titles, px. */
 const LEFT = 66
-const RIGHT = 48
+const RIGHT = 64
 const TOP = 26
 const BETWEEN = 92
 const BOTTOM = 14

@@ -93,12 +93,12 @@ const saws = computed(() => marked.value.marks.filter((m) => m.kind === 'saw'))
         @click="(m.figure && emit('figure', m.figure), m.seat && emit('seat', m.seat))"
       >
         <path :d="`M${x(m.x)} 28V66`" />
-        <text class="running" :x="x(m.x)" y="24">{{ bare(m.printed) }}</text>
-        <text class="bit" :x="x(m.x)" y="11">{{ told(m) }}</text>
+        <DrawnText class="running" :text="bare(m.printed)" :x="x(m.x)" y="24" />
+        <DrawnText class="bit" :text="told(m)" :x="x(m.x)" y="11" />
       </g>
       <g v-for="m in saws" :key="m.label" class="saw">
         <path :d="`M${x(m.x)} 44V76`" />
-        <text :x="x(m.x)" y="89">{{ bare(m.printed) }}</text>
+        <DrawnText class="saw-figure" :text="bare(m.printed)" :x="x(m.x)" y="89" />
       </g>
     </svg>
   </section>
@@ -163,7 +163,7 @@ svg {
   stroke: var(--ink);
   stroke-width: 0.9;
 }
-.saw text {
+.saw-figure {
   font-size: 11.5px;
   text-anchor: middle;
   fill: var(--pencil);

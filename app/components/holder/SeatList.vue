@@ -174,13 +174,13 @@ ul {
 }
 .seat {
   display: flex;
+  flex-wrap: wrap;
   align-items: center;
-  gap: 4px;
+  gap: 2px 4px;
   padding: 4px 2px;
   border-bottom: 1px solid var(--rule);
   background: var(--paper);
   cursor: pointer;
-  position: relative;
 }
 .seat.lit {
   box-shadow: inset 3px 0 0 var(--chalk);
@@ -210,22 +210,16 @@ ul {
   display: block;
 }
 .acts {
-  position: absolute;
-  right: 0;
-  top: 0;
-  bottom: 0;
+  flex-basis: 100%;
   display: none;
-  align-items: center;
-  background: var(--paper);
-  border-left: 1px solid var(--rule);
+  justify-content: flex-end;
 }
-.seat:hover .acts,
 .seat:focus-within .acts,
 .seat.lit .acts {
   display: flex;
 }
 .act {
-  width: 27px;
+  width: 34px;
   height: 30px;
   border: 0;
   background: none;

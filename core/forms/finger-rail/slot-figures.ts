@@ -37,7 +37,7 @@ export function slotFigures(input: PlanInput, trail: Trail, at: NeckInSeat): Cut
   const ids = { slot: `slot:${seat.id}`, end: `slot:${seat.id}`, needed: `needed:${seat.id}` }
   const needed = trail.derive(
     ids.needed,
-    `${place} needs an opening of`,
+    `Opening needed for ${place}`,
     neededOpening(neck.value, doubt, allowance),
     neededRule,
     `{${neckId}} + {${sure}} + {${fit}}`,
@@ -83,7 +83,7 @@ function twoBores(
   const end = holeOf(input, trail, bit)
   const note = `two bores with the ${bitName(bit.diameter, input.shop)} bit and a file`
   trail.derive(ids.slot, `Slot ${place}`, needed, twoBoresRule, `{${ids.needed}}`, { print: 'up', note })
-  const label = `Bores of ${place} stand apart by`
+  const label = `Distance between the bores of ${place}`
   const apart = trail.derive(`apart:${seat.id}`, label, needed - diameter, apartRule, `{${ids.slot}} − {${end}}`)
   const bores = [-apart / 2, apart / 2].map((off) => ({ off, diameter, bit: bit.diameter }))
   return { slot: needed, end: diameter, bores, ids: { ...ids, end } }

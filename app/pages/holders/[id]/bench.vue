@@ -107,17 +107,19 @@ const today = new Date().toISOString().slice(0, 10)
                 <th class="num">Length</th>
                 <th class="num">Width</th>
                 <th class="num">Thickness</th>
-                <th>From</th>
+                <th class="wide">From</th>
               </tr>
             </thead>
             <tbody>
               <tr v-for="p in parts" :key="p.board">
-                <td>{{ p.name }}</td>
+                <td>
+                  {{ p.name }}<small class="narrow quiet">{{ p.stock }}</small>
+                </td>
                 <td class="num">{{ p.count }}</td>
                 <td class="num"><LengthText :text="length(p.length)" /></td>
                 <td class="num"><LengthText :text="length(p.width)" /></td>
                 <td class="num"><LengthText :text="length(p.thickness)" /></td>
-                <td>{{ p.stock }}, {{ p.material }}, grain along the length</td>
+                <td class="wide">{{ p.stock }}, {{ p.material }}, grain along the length</td>
               </tr>
             </tbody>
           </table>
@@ -133,9 +135,9 @@ const today = new Date().toISOString().slice(0, 10)
           <table class="plain marks" data-test="marks">
             <thead>
               <tr>
-                <th class="num">From the datum end</th>
+                <th class="num">From datum</th>
                 <th>Mark</th>
-                <th>Tool</th>
+                <th class="wide">Tool</th>
                 <th>Bit</th>
                 <th>Waste</th>
               </tr>
@@ -143,10 +145,13 @@ const today = new Date().toISOString().slice(0, 10)
             <tbody>
               <tr v-for="mark in m.marks" :key="mark.label" :class="mark.kind">
                 <td class="num"><LengthText :text="length(mark.printed)" /></td>
-                <td>{{ mark.label }}</td>
-                <td>{{ mark.kind === 'centre' ? toolOf(mark.seat) : '' }}</td>
+                <td>
+                  {{ mark.label
+                  }}<small v-if="mark.kind === 'centre'" class="narrow quiet">{{ toolOf(mark.seat) }}</small>
+                </td>
+                <td class="wide">{{ mark.kind === 'centre' ? toolOf(mark.seat) : '' }}</td>
                 <td>{{ boredAt(mark) }}</td>
-                <td>{{ mark.waste === 'left' ? '✕ left of it' : mark.waste === 'right' ? '✕ right of it' : '' }}</td>
+                <td>{{ mark.waste === 'left' ? '✕ left' : mark.waste === 'right' ? '✕ right' : '' }}</td>
               </tr>
             </tbody>
           </table>
@@ -243,7 +248,40 @@ section {
   padding-left: 18px;
   margin: 6px 0 0;
 }
-@media (max-width: 600px) {
+@media print {
+  .drawing {
+    height: 4.2in;
+  }
+  .marks {
+    font-size: 12pt;
+  }
+  .marks td:first-child {
+    font-size: 14pt;
+  }
+  .notes {
+    break-inside: avoid;
+  }
+}
+.narrow {
+  display: none;
+  font-weight: 400;
+}
+@media screen and (max-width: 600px) {
+  .wide {
+    display: none;
+  }
+  .narrow {
+    display: block;
+  }
+  .drawing {
+    height: 300px;
+  }
+  .btn {
+    min-height: 44px;
+  }
+  .sheet td {
+    height: 40px;
+  }
   .sheet {
     padding: 14px 12px;
     overflow-x: auto;
