@@ -69,12 +69,12 @@ export function formatLength(
 const SAME_FIGURE = 0.005
 
 /**
- * Writes a length as it was measured or set, not rounded to the shop's grid: to a hundredth of a mm, or in inches as a
+ * Writes a length as it was measured or set, not rounded to the shop's grid: to a thousandth of a mm, or in inches as a
  * fraction where it is one (down to 64ths), else to a thousandth. Reading it again gives the same within 0.0127 mm.
  * @param value mm
  */
 export function formatExact(value: number, format: LengthFormat, unitShown = true): string {
-  if (format.unit === 'mm') return `${Number(value.toFixed(2)) + 0}${unitShown ? ' mm' : ''}`
+  if (format.unit === 'mm') return `${Number(value.toFixed(3)) + 0}${unitShown ? ' mm' : ''}`
   for (const gridIn of [format.gridIn, 64] as const) {
     if (Math.abs(toGrid(value, 25.4 / gridIn) - value) < SAME_FIGURE) return formatLength(value, { ...format, gridIn })
   }

@@ -1,6 +1,14 @@
 import fc from 'fast-check'
 import { describe, expect, it } from 'vitest'
-import { formatLength, gridStep, INCH_GRIDS, lengthParts, MM_GRIDS, type LengthFormat } from './format-length'
+import {
+  formatExact,
+  formatLength,
+  gridStep,
+  INCH_GRIDS,
+  lengthParts,
+  MM_GRIDS,
+  type LengthFormat,
+} from './format-length'
 import { printedMarks, toGrid } from './grid'
 import { parseLength, parseSize, sizeError } from './length'
 import { formatMass, parseMass } from './mass'
@@ -93,6 +101,23 @@ describe('writing a length', () => {
   it('leaves off what is nought behind the point', () => {
     expect(formatLength(304, { unit: 'mm', gridMm: 0.5, gridIn: 16 })).toBe('304 mm')
     expect(formatLength(12.5, { unit: 'mm', gridMm: 0.1, gridIn: 16 }, 'nearest', false)).toBe('12.5')
+  })
+
+  it('shows a figure as it was measured, off the grid too', () => {
+    const mm: LengthFormat = { unit: 'mm', gridMm: 0.5, gridIn: 16 }
+    expect([28.575, 27.3, 30.1625, 28].map((x) => formatExact(x, mm, false))).toEqual([
+      '28.575',
+      '27.3',
+      '30.163',
+      '28',
+    ])
+    expect([28.575, 27.78125, 28].map((x) => formatExact(x, inch(16)))).toEqual(['1 1/8"', '1 3/32"', '1.102"'])
+    fc.assert(
+      fc.property(fc.double({ min: 0.01, max: 2000, noNaN: true }), fc.constantFrom(...formats), (x, format) => {
+        const reading = parseLength(formatExact(x, format), format.unit)
+        expect(reading.ok && Math.abs(reading.value - x)).toBeLessThan(0.0128)
+      }),
+    )
   })
 
   it('gives back every point of each grid when read again', () => {

@@ -1,0 +1,30 @@
+import { defineConfig } from '@playwright/test'
+
+/** Interface tests run against the production build, each worker with a database and an application of its own. */
+export default defineConfig({
+  testDir: 'tests/interface',
+  tsconfig: './tsconfig.cli.json',
+  outputDir: 'test-results',
+  fullyParallel: false,
+  workers: 2,
+  retries: 0,
+  timeout: 40000,
+  expect: { timeout: 6000 },
+  reporter: [['list']],
+  use: {
+    viewport: { width: 1280, height: 800 },
+    trace: 'retain-on-failure',
+    testIdAttribute: 'data-test',
+    launchOptions: {
+      executablePath: process.env.CHROMIUM ?? '/usr/bin/chromium',
+      args: [
+        '--no-sandbox',
+        '--disable-quic',
+        '--no-first-run',
+        '--disable-background-networking',
+        '--disable-component-update',
+        '--disable-sync',
+      ],
+    },
+  },
+})
