@@ -14,11 +14,17 @@ export interface Service {
   startApplication: () => Promise<void>
 }
 
-/** Starts both on free ports with their data in `data`. */
-export async function startService(data: string, env: Record<string, string> = {}): Promise<Service> {
+/** Ports that one service may try, so that several starting at once don't meet. */
+const PORTS = 60
+
+/**
+ * Starts both on free ports with their data in `data`.
+ * @param lane 0, 1, 2 … for services that are started at the same time
+ */
+export async function startService(data: string, env: Record<string, string> = {}, lane = 0): Promise<Service> {
   chmodSync(data, 0o755) // MariaDB runs as its own user
-  let database = await startDatabase(data)
-  const port = await freePort(14640)
+  let database = await startDatabase(data, { port: await freePort(13406 + lane * PORTS) })
+  const port = await freePort(14640 + lane * PORTS)
   const start = () => startApplication({ port, env: { ...database.env, ...env }, data })
   let application = await start()
   return {

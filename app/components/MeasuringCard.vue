@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { computed, nextTick, ref } from 'vue'
+import { computed, nextTick, onMounted, ref } from 'vue'
 import { kindOf } from '#core/footprint/kinds'
 import { remarksOn } from '#core/footprint/measuring'
 import { SURENESS, USES, surenessOf, type Sureness, type Tool } from '#core/footprint/tool'
@@ -8,7 +8,10 @@ import { useHistory } from '~/stores/history'
 import { useRecords } from '~/stores/records'
 
 /** One tool's card: its figures in the order in which they are taken, with the drawing that says where. */
-const props = defineProps<{ tool: Tool }>()
+const props = defineProps<{
+  tool: Tool
+  /** where typing begins when the card comes up */ start?: 'name' | 'figures'
+}>()
 const emit = defineEmits<{ copy: []; remove: []; next: [] }>()
 
 const history = useHistory()
@@ -43,6 +46,12 @@ function goOn(index: number) {
   const next = kind.value.fields[index + 1]
   void nextTick(() => focusOn(next ? fieldId(next.key) : 'tool-mass'))
 }
+onMounted(() => {
+  if (props.start === 'figures') focusOn(fieldId(kind.value.fields[0]!.key))
+  if (props.start !== 'name') return
+  focusOn('tool-name')
+  ;(document.activeElement as HTMLInputElement).select()
+})
 const SURE_LABEL: Record<Sureness, string> = { caliper: 'caliper', rule: 'rule', eye: 'by eye' }
 </script>
 
@@ -55,6 +64,7 @@ const SURE_LABEL: Record<Sureness, string> = { caliper: 'caliper', rule: 'rule',
           :model-value="tool.name"
           label="Name"
           input-id="tool-name"
+          @next="focusOn(fieldId(kind.fields[0]!.key))"
           @update:model-value="patch('Name', { name: $event })"
         />
       </div>

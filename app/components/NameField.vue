@@ -3,7 +3,7 @@ import { ref, watch } from 'vue'
 
 /** A name of 1 to 120 characters; what can't be kept stays typed, with the reason under it. */
 const props = defineProps<{ modelValue: string; label: string; inputId?: string; shown?: boolean }>()
-const emit = defineEmits<{ 'update:modelValue': [string] }>()
+const emit = defineEmits<{ 'update:modelValue': [string]; next: [] }>()
 
 const LONGEST = 120
 const text = ref(props.modelValue)
@@ -38,6 +38,7 @@ function read(input: string): void {
       :aria-invalid="error ? 'true' : 'false'"
       autocomplete="off"
       @input="read(($event.target as HTMLInputElement).value)"
+      @keydown.enter.prevent="emit('next')"
     />
     <p v-if="error" class="told wrong" role="alert">{{ error }}</p>
   </div>

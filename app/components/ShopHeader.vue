@@ -30,6 +30,7 @@ useKeys(() => keys)
 const elsewhere = [
   { on: 'Enter', says: 'On a measuring card: to the next figure' },
   { on: 'alt+↑ / alt+↓', says: 'On a holder: move a tool along the board' },
+  { on: 'Delete', says: 'On a holder: take a tool out' },
   { on: 'n', says: 'In the tray: measure a new tool' },
   { on: '+ / − / 0', says: 'On a drawing: closer, farther, all of it' },
 ]

@@ -21,7 +21,13 @@ const open = computed(() => (openId.value ? (records.toolsById.get(openId.value)
 const chosen = ref(new Set<string>())
 const picked = computed(() => records.tools.filter((t) => chosen.value.has(t.id)))
 
-const show = (id: string | null) => router.replace({ path: '/tools', query: id ? { tool: id } : {} })
+/** Where typing begins on the card that comes up next. */
+const start = ref<'name' | 'figures'>()
+
+const show = (id: string | null, from?: 'name' | 'figures') => {
+  start.value = from
+  return router.replace({ path: '/tools', query: id ? { tool: id } : {} })
+}
 const toggle = (id: string) => {
   const next = new Set(chosen.value)
   if (!next.delete(id)) next.add(id)
@@ -31,7 +37,7 @@ const toggle = (id: string) => {
 function add() {
   const tool = { ...blankTool(open.value?.group ?? ''), name: `New tool ${records.tools.length + 1}` }
   history.change('New tool', 'tools', tool.id, tool)
-  void show(tool.id)
+  void show(tool.id, 'name')
 }
 
 function copy(id: string) {
@@ -39,7 +45,7 @@ function copy(id: string) {
   if (!from) return
   const tool = { ...from, id: crypto.randomUUID(), name: `${from.name} (copy)`.slice(0, 120) }
   history.change('Copy of a tool', 'tools', tool.id, tool)
-  void show(tool.id)
+  void show(tool.id, 'name')
 }
 
 function remove(ids: string[]) {
@@ -55,7 +61,7 @@ function next() {
   const all = records.tools
   const at = all.findIndex((t) => t.id === openId.value)
   const after = all[at + 1] ?? all[0]
-  if (after) void show(after.id)
+  if (after) void show(after.id, 'figures')
 }
 
 useKeys(() => [
@@ -79,7 +85,7 @@ useKeys(() => [
         </template>
         <button v-else class="btn main" @click="add"><v-icon :icon="mdiPlus" size="18" /> Measure a tool</button>
       </div>
-      <ToolTray :tools="records.tools" :open="openId" :chosen="chosen" @show="show" @toggle="toggle" />
+      <ToolTray :tools="records.tools" :open="openId" :chosen="chosen" @show="show($event)" @toggle="toggle" />
       <div v-if="records.tools.length === 0" class="empty">
         <EmptyTray />
         <h2>Lay the first tool out</h2>
@@ -91,7 +97,14 @@ useKeys(() => [
       </div>
     </section>
     <aside v-if="open" class="card-side" aria-label="Measuring card">
-      <MeasuringCard :key="open.id" :tool="open" @copy="copy(open.id)" @remove="remove([open.id])" @next="next">
+      <MeasuringCard
+        :key="open.id"
+        :tool="open"
+        :start="start"
+        @copy="copy(open.id)"
+        @remove="remove([open.id])"
+        @next="next"
+      >
         <button class="btn bare" aria-label="Close the card" @click="show(null)">
           <v-icon :icon="mdiClose" size="20" />
         </button>

@@ -6,9 +6,12 @@ import { bitName } from '../shop/bit-name'
 import type { Shop } from '../shop/shop'
 import { formatLength, type LengthFormat } from '../units/format-length'
 
+/** What a spreadsheet would take for a formula. The library's own pattern misses cells of several lines. */
+const FORMULA = /^[=+\-@\t\r\n]/
+
 /** Cells that a spreadsheet would take for a formula are written as text. */
 const write = (rows: Record<string, string | number>[]): string =>
-  Papa.unparse(rows, { escapeFormulae: true, newline: '\r\n' }) + '\r\n'
+  Papa.unparse(rows, { escapeFormulae: FORMULA, newline: '\r\n' }) + '\r\n'
 
 const WASTE: Record<NonNullable<Mark['waste']>, string> = { left: 'waste to the left', right: 'waste to the right' }
 

@@ -34,7 +34,8 @@ export async function startApplication({ port, host = '127.0.0.1', env, data }) 
     if (over) throw new Trouble('The application ended while it was starting; what it said stands above.')
     if (waited > 60000) throw new Trouble('The application does not answer.')
     const answer = await fetch(`${address}/api/health`).catch(() => null)
-    if (answer?.ok) break
+    // another program may answer at this port; ours says who it is
+    if (answer?.ok && (await answer.json().catch(() => null))?.pid === child.pid) break
     await wait(100)
   }
   return { address, pid: child.pid, ended, stop: () => end(child.pid, SERVER, 4000) }

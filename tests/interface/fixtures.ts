@@ -9,7 +9,7 @@ const EXCUSED = [/GPU stall due to ReadPixels/, /software WebGL/i]
 
 interface Fixtures {
   /** what a test brings about on purpose, such as an answer 409: the browser itself writes a line for each */
-  provokes: RegExp[]
+  provokes: { lines: RegExp[] }
   /** fails the test when a page of the context says anything that it should not */
   quiet: void
 }
@@ -30,9 +30,9 @@ function watch(context: BrowserContext, provokes: RegExp[]): string[] {
 export const test = base.extend<Fixtures, { service: Service }>({
   service: [
     // eslint-disable-next-line no-empty-pattern -- Playwright reads the names from this pattern
-    async ({}, use) => {
+    async ({}, use, worker) => {
       const data = mkdtempSync(join(tmpdir(), 'fingerling-interface-'))
-      const service = await startService(data)
+      const service = await startService(data, {}, worker.parallelIndex)
       await use(service)
       await service.stop()
       rmSync(data, { recursive: true, force: true })
@@ -40,10 +40,10 @@ export const test = base.extend<Fixtures, { service: Service }>({
     { scope: 'worker', timeout: 60000 },
   ],
   baseURL: async ({ service }, use) => use(service.address),
-  provokes: [[], { option: true }],
+  provokes: [{ lines: [] }, { option: true }],
   quiet: [
     async ({ context, provokes }, use) => {
-      const said = watch(context, provokes)
+      const said = watch(context, provokes.lines)
       await use()
       expect(said).toEqual([])
     },

@@ -47,7 +47,9 @@ export async function shopFor(page: Page, service: Service, contents: Contents =
     const rail = { id: holder, shop: id, name: 'Rail', form: 'finger-rail', seats, choices: contents.rail }
     await send(service, 'POST', '/api/holders', rail)
   }
-  await page.context().addInitScript((shopId) => localStorage.setItem('fingerling:shop', shopId), id)
+  await page.context().addInitScript((shopId) => {
+    if (location.protocol === 'http:') localStorage.setItem('fingerling:shop', shopId)
+  }, id)
   return { id, rail: `/holders/${holder}`, send: (method, path, body) => send(service, method, path, body) }
 }
 

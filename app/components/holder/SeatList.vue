@@ -42,14 +42,22 @@ const others = computed(() => {
     .sort((a, b) => Number(housed.value.has(a.id)) - Number(housed.value.has(b.id)))
 })
 
-async function keyMove(event: KeyboardEvent, index: number) {
+async function focusSeat(index: number) {
+  await nextTick()
+  list.value?.querySelectorAll<HTMLElement>('.seat')[index]?.focus()
+}
+
+async function onKey(event: KeyboardEvent, index: number) {
+  if (event.key === 'Delete' && event.target === event.currentTarget) {
+    emit('out', rows.value[index]!.id)
+    return focusSeat(Math.min(index, rows.value.length - 2))
+  }
   const to = event.key === 'ArrowUp' ? index - 1 : event.key === 'ArrowDown' ? index + 1 : null
   if (!event.altKey || to === null) return
   event.preventDefault()
   if (to < 0 || to >= rows.value.length) return
   emit('move', index, to)
-  await nextTick()
-  list.value?.querySelectorAll<HTMLElement>('.seat')[to]?.focus()
+  await focusSeat(to)
 }
 
 let sortable: Sortable | undefined
@@ -83,7 +91,7 @@ onBeforeUnmount(() => sortable?.destroy())
         :class="{ lit: row.id === seat }"
         tabindex="0"
         :aria-label="`${row.place}: ${row.name}, ${row.attitude}`"
-        @keydown="keyMove($event, i)"
+        @keydown="onKey($event, i)"
         @click="emit('seat', row.id)"
       >
         <span class="grip" aria-hidden="true"><v-icon :icon="mdiDrag" size="18" /></span>
