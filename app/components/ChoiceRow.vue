@@ -60,7 +60,7 @@ input {
   box-shadow: inset 0 -2.5px 0 var(--chalk);
   font-weight: 600;
 }
-label:has(:focus-visible) {
+label:focus-within {
   outline: 2px solid var(--chalk);
   outline-offset: -2px;
 }

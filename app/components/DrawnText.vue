@@ -8,7 +8,8 @@ const parts = computed(() => textParts(props.text))
 </script>
 
 <template>
-  <text
+  <text v-if="!text.includes('/')">{{ text }}</text>
+  <text v-else
     ><tspan v-for="(p, i) in parts" :key="i" :class="{ frac: p.fraction }">{{ p.text }}</tspan></text
   >
 </template>

@@ -8,6 +8,10 @@ import { keyOf, taken, type Contents, type Kept, type RecordKind } from './recor
 
 const CHOSEN = 'fingerling:shop'
 
+/** The list as it was, where nothing in it is another now: what is worked out from it then stands too. */
+const steady = <T>(before: T[] | undefined, now: T[]): T[] =>
+  before?.length === now.length && now.every((item, i) => item === before[i]) ? before : now
+
 /** Every record of the current shop, and the shops themselves, as this page has them now. */
 export const useRecords = defineStore('records', () => {
   const all = shallowReactive(new Map<string, Kept>())
@@ -28,9 +32,9 @@ export const useRecords = defineStore('records', () => {
 
   const shops = computed(() => living('shops').map((r) => ({ id: r.id, shop: r.data })))
   const shop = computed<Shop | null>(() => (shopId.value ? (get('shops', shopId.value)?.data ?? null) : null))
-  const tools = computed<Tool[]>(() => living('tools').map((r) => r.data))
+  const tools = computed<Tool[]>((before) => steady(before, living('tools').map((r) => r.data))) // prettier-ignore
   const toolsById = computed<ReadonlyMap<string, Tool>>(() => new Map(tools.value.map((t) => [t.id, t])))
-  const holders = computed<Holder[]>(() => living('holders').map((r) => r.data))
+  const holders = computed<Holder[]>((before) => steady(before, living('holders').map((r) => r.data))) // prettier-ignore
 
   async function fetchAll<K extends RecordKind>(kind: K, of: string): Promise<boolean> {
     const answer = await ask<Record<string, unknown>[]>('GET', `/api/${kind}${of}`)

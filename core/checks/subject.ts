@@ -22,8 +22,10 @@ export const TOLERANCE = 1e-6
 
 /** A shop's setting on the trail. */
 export function limitFrom({ input, trail }: Subject, key: SettingKey): number {
+  const value = input.shop.settings[key]
+  if (trail.has(key)) return value
   const { label, quantity } = SETTINGS[key]
-  return trail.given(key, label, input.shop.settings[key], { kind: 'shop', key }, { quantity })
+  return trail.given(key, label, value, { kind: 'shop', key }, { quantity })
 }
 
 /** The grid's step on the trail: half of it counts against a figure which is set out by marks. */

@@ -1,9 +1,8 @@
-import { flipped, mirrored, moved, outlineBounds, rectangle, turned, type Outline } from '../geometry/outline'
-import { kindOf } from '../footprint/kinds'
-import type { Shape } from '../footprint/kind'
+import { flipped, moved, rectangle, type Outline, type Point } from '../geometry/outline'
 import type { Tool } from '../footprint/tool'
-import type { Board, Seat } from '../model/model'
-import type { LineItem, OutlineItem, View } from './view'
+import type { Board, Opening, Seat } from '../model/model'
+import { ghost } from './ghost'
+import type { LineItem, SeatItem, View } from './view'
 
 type Look = View['name']
 
@@ -19,62 +18,49 @@ export function boardOutline(board: Board, look: Look): Outline {
   return lies === 'flat' ? rectangle(at.x, at.z - thickness, at.x + length, at.z) : moved(board.outline, at.x, at.z)
 }
 
-/** A board's openings in a view: outlines face on, edge lines where they break out of the edge that is seen. */
-export function boardOpenings(board: Board, look: Look): { outlines: OutlineItem[]; lines: LineItem[] } {
-  const { at, lies } = board.placement
-  const outlines: OutlineItem[] = []
-  const lines: LineItem[] = []
-  for (const opening of board.openings) {
-    const { x } = opening.centre
-    const r = opening.width / 2
-    if (look === 'top' && lies === 'flat') {
-      outlines.push({
-        role: 'opening',
-        outline: moved(flipped(opening.outline), at.x, -at.y),
-        board: board.id,
-        seat: opening.seat,
-      })
-      const centres = opening.bores.length > 0 ? opening.bores.map((b) => b.centre) : [opening.centre]
-      for (const c of centres) lines.push(...cross(at.x + c.x, -at.y - c.y, r * 0.7, opening.seat))
-    } else if (look === 'front' && lies === 'flat') {
-      for (const side of [x - r, x + r]) {
-        lines.push({
-          style: 'visible',
-          from: { x: at.x + side, y: at.z },
-          to: { x: at.x + side, y: at.z - board.thickness },
-          seat: opening.seat,
-        })
-      }
-    }
-  }
-  return { outlines, lines }
+const isFaceOn = (board: Board, look: Look) => (look === 'top') === (board.placement.lies === 'flat')
+
+/** A point of a board's own plane in a view where it is seen face on; edge on, where it comes to its upper edge. */
+function pointOn(board: Board, look: Look, { x, y }: Point): Point {
+  const { at } = board.placement
+  if (look === 'top') return { x: at.x + x, y: -at.y - (isFaceOn(board, look) ? y : 0) }
+  return { x: at.x + x, y: at.z + (isFaceOn(board, look) ? y : 0) }
 }
 
 /** A cross of centre lines. */
-const cross = (x: number, y: number, arm: number, seat: string): LineItem[] =>
+const cross = (x: number, y: number, arm: number): LineItem[] =>
   [
     [arm, 0],
     [0, arm],
-  ].map(([dx, dy]) => ({
-    style: 'centre',
-    from: { x: x - dx!, y: y - dy! },
-    to: { x: x + dx!, y: y + dy! },
-    seat,
-  }))
+  ].map(([dx, dy]) => ({ style: 'centre', from: { x: x - dx!, y: y - dy! }, to: { x: x + dx!, y: y + dy! } }))
 
-/** The silhouette of a seated tool in a view, as it is turned in its seat. */
-export function ghost(seat: Seat, tool: Tool, look: Look): OutlineItem[] {
-  const kind = kindOf(tool.kind)
-  if (!kind) return []
-  const views = kind.silhouette(tool)
-  const place = (shape: Shape): Outline => {
-    if (look === 'top') return moved(flipped(turned(shape.outline, seat.turn)), seat.at.x, -seat.at.y)
-    const seen = seat.turn >= 2 ? mirrored(shape.outline) : shape.outline
-    return moved(seen, seat.at.x, seat.at.z)
+/** An opening about its centre: its outline and the crosses of its bores face on, the edges it breaks out at edge on. */
+function openingItems(board: Board, opening: Opening, look: Look): Pick<SeatItem, 'outlines' | 'lines'> {
+  const { x, y } = opening.centre
+  const half = opening.width / 2
+  if (!isFaceOn(board, look)) {
+    const edge = (dx: number): LineItem => ({
+      style: 'visible',
+      from: { x: dx, y: 0 },
+      to: { x: dx, y: -board.thickness },
+    })
+    return { outlines: [], lines: look === 'front' ? [edge(-half), edge(half)] : [] }
   }
-  const shapes = look === 'top' ? views.top : seat.turn % 2 === 1 ? views.side : views.face
-  return shapes.map((shape) => ({ role: shape.part, outline: place(shape), board: null, seat: seat.id }))
+  const about = moved(opening.outline, -x, -y)
+  const centres = opening.bores.length > 0 ? opening.bores.map((b) => b.centre) : [opening.centre]
+  return {
+    outlines: [{ role: 'opening', outline: look === 'top' ? flipped(about) : about }],
+    lines: centres.flatMap((c) => cross(c.x - x, look === 'top' ? y - c.y : c.y - y, half * 0.7)),
+  }
 }
 
-/** The boxes round outlines. */
-export const boxesOf = (items: readonly OutlineItem[]) => items.map((item) => outlineBounds(item.outline))
+/** What belongs to one seat in a view. */
+export function seatItem(board: Board, opening: Opening, seat: Seat, tool: Tool | undefined, look: Look): SeatItem {
+  return {
+    seat: seat.id,
+    at: pointOn(board, look, opening.centre),
+    ...openingItems(board, opening, look),
+    neck: look === 'top' ? { x: seat.at.x, y: -seat.at.y } : { x: seat.at.x, y: seat.at.z },
+    ghost: tool ? ghost(tool, seat.turn, look) : [],
+  }
+}

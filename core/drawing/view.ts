@@ -4,12 +4,16 @@ import type { Rounding } from '../units/grid'
 /** What a drawn outline is, which decides how it is drawn. */
 export type ItemRole = 'board' | 'opening' | 'head' | 'handle'
 
-/** A closed outline in a view. */
+/** A closed outline, drawn as what it is. */
 export interface OutlineItem {
   role: ItemRole
   outline: Outline
-  board: string | null
-  seat: string | null
+}
+
+/** A board in a view. */
+export interface BoardItem extends OutlineItem {
+  role: 'board'
+  board: string
 }
 
 /** A straight line in a view: `visible`, `hidden` behind something, or a `centre` line. */
@@ -17,7 +21,18 @@ export interface LineItem {
   style: 'visible' | 'hidden' | 'centre'
   from: Point
   to: Point
-  seat: string | null
+}
+
+/** What belongs to one seat in a view, so that a seat which only moves along stays the same in itself. */
+export interface SeatItem {
+  seat: string
+  /** where its opening stands; outlines and lines are about it */
+  at: Point
+  outlines: OutlineItem[]
+  lines: LineItem[]
+  /** where its tool's neck stands; the ghost is about it */
+  neck: Point
+  ghost: OutlineItem[]
 }
 
 /**
@@ -41,12 +56,14 @@ export interface Dimension {
   prefix: string
 }
 
-/** One view of a holder, drawn to scale: mm, x right, y up. */
+/** One view of a holder, drawn to scale: mm, x right, y up. Boards are painted first, in their order. */
 export interface View {
   name: 'top' | 'front'
   title: string
+  /** the box round everything, and round the boards alone */
   bounds: Bounds
-  outlines: OutlineItem[]
-  lines: LineItem[]
+  boardBounds: Bounds
+  boards: BoardItem[]
+  seats: SeatItem[]
   dimensions: Dimension[]
 }

@@ -1,12 +1,20 @@
-import { unite } from '../geometry/outline'
+import { outlineBounds, unite, type Bounds, type Point } from '../geometry/outline'
 import type { Tool } from '../footprint/tool'
 import type { HolderModel } from '../model/model'
+import { boardOf } from '../model/model'
 import type { LengthFormat } from '../units/format-length'
 import { frontDimensions, topDimensions } from './dimensions'
-import { boardOpenings, boardOutline, boxesOf, ghost } from './project'
-import type { OutlineItem, View } from './view'
+import { boardOutline, seatItem } from './project'
+import type { BoardItem, SeatItem, View } from './view'
 
 const TITLES: Record<View['name'], string> = { top: 'From above', front: 'From the front' }
+
+const shifted = (box: Bounds, { x, y }: Point): Bounds => ({
+  minX: box.minX + x,
+  minY: box.minY + y,
+  maxX: box.maxX + x,
+  maxY: box.maxY + y,
+})
 
 /**
  * Draws a holder: boards and their openings, the seated tools as ghosts, and the dimensions.
@@ -15,26 +23,28 @@ const TITLES: Record<View['name'], string> = { top: 'From above', front: 'From t
  */
 export function holderViews(model: HolderModel, tools: ReadonlyMap<string, Tool>, format: LengthFormat): View[] {
   return (['top', 'front'] as const).map((name): View => {
-    const openings = model.boards.map((board) => boardOpenings(board, name))
-    const boards: OutlineItem[] = paintOrder(model, name).map((board) => ({
+    const boards = paintOrder(model, name).map((board): BoardItem => ({
       role: 'board',
       outline: boardOutline(board, name),
       board: board.id,
-      seat: null,
     }))
-    const ghosts = model.seats.flatMap((seat) => {
-      const tool = tools.get(seat.tool)
-      return tool ? ghost(seat, tool, name) : []
+    const seats = model.seats.map((seat): SeatItem => {
+      const board = boardOf(model, seat.board)
+      const opening = board.openings.find((o) => o.id === seat.opening)!
+      return seatItem(board, opening, seat, tools.get(seat.tool), name)
     })
-    const flat = model.boards.find((b) => b.openings.length > 0)
+    const boardBounds = unite(boards.map((b) => outlineBounds(b.outline)))!
+    const ghosts = seats.flatMap(({ neck, ghost }) => ghost.map((g) => shifted(outlineBounds(g.outline), neck)))
+    const drilled = model.boards.find((b) => b.openings.length > 0)
     return {
       name,
       title: TITLES[name],
-      bounds: unite(boxesOf([...boards, ...ghosts]))!,
-      outlines: [...boards, ...openings.flatMap((o) => o.outlines), ...ghosts],
-      lines: openings.flatMap((o) => o.lines),
+      bounds: unite([boardBounds, ...ghosts])!,
+      boardBounds,
+      boards,
+      seats,
       dimensions:
-        name === 'top' ? (flat ? topDimensions(flat, model.working, format) : []) : frontDimensions(model.boards),
+        name === 'top' ? (drilled ? topDimensions(drilled, model.working, format) : []) : frontDimensions(model.boards),
     }
   })
 }

@@ -30,8 +30,10 @@ export function lengthOf(choices: readonly Choice[], input: PlanInput, trail: Tr
 
 /** A shop's setting, put on the trail under its own key. */
 export function settingOf(input: PlanInput, trail: Trail, key: keyof typeof SETTINGS): number {
+  const value = input.shop.settings[key]
+  if (trail.has(key)) return value
   const { label, quantity } = SETTINGS[key]
-  return trail.given(key, label, input.shop.settings[key], { kind: 'shop', key }, { quantity })
+  return trail.given(key, label, value, { kind: 'shop', key }, { quantity })
 }
 
 /** The stock chosen for a part: the chosen one, else the shop's first; null when the shop has none. */

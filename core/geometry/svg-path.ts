@@ -1,17 +1,17 @@
-import type { Outline } from './outline'
+import type { Outline, Point } from './outline'
 
-/** Decimals of a mm in a path: a ten-thousandth, far below what any saw shows. */
-const PLACES = 4
+/** Parts of a mm in a path: ten thousand, far below what any saw shows. */
+const PARTS = 1e4
 
 /** A coordinate for SVG, without trailing noughts or a negative nought. */
-export const coordinate = (value: number): string => String(Number(value.toFixed(PLACES)) + 0)
+export const coordinate = (value: number): string => String(Math.round(value * PARTS) / PARTS + 0)
 
 /**
  * An outline as SVG path data with true arcs (`A`). The outline's y points up, SVG's down, so y is turned over.
- * @param outline mm
+ * @param outline mm, @param by how far it is moved first, y up; mm
  */
-export function svgPath(outline: Outline): string {
-  const at = (p: { x: number; y: number }) => `${coordinate(p.x)} ${coordinate(-p.y)}`
+export function svgPath(outline: Outline, by: Point = { x: 0, y: 0 }): string {
+  const at = (p: Point) => `${coordinate(p.x + by.x)} ${coordinate(-p.y - by.y)}`
   const turn = 2 * Math.PI
   let from = outline.start
   const parts = [`M${at(from)}`]

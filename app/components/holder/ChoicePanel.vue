@@ -15,12 +15,11 @@ const { after } = useAfterPaint()
 watch(
   () => props.input,
   (input) => {
+    const fresh: typeof outcome.value = {}
     const tasks = props.form.choices
       .filter((c) => c.type === 'option')
-      .map((c) => () => {
-        outcome.value = { ...outcome.value, [c.key]: outcomes(consequences(input, c.key)) }
-      })
-    after(tasks)
+      .map((c) => () => void (fresh[c.key] = outcomes(consequences(input, c.key))))
+    after([...tasks, () => void (outcome.value = fresh)])
   },
   { immediate: true },
 )

@@ -5,8 +5,10 @@ import type { Level } from '#core/checks/verdict'
 import { holderViews } from '#core/drawing/views'
 import type { Dimension, View } from '#core/drawing/view'
 import { svgPath } from '#core/geometry/svg-path'
+import { dimensionAt, drawnDimension, type DimensionPlace } from '~/composables/dimensionLines'
 import { useFormat } from '~/composables/useFormat'
 import { useKeys } from '~/composables/useKeys'
+import { inkOf, seatAt } from '~/composables/viewInk'
 
 /** The holder from above and from the front, to one scale, with its dimensions; drag to pan, wheel to zoom. */
 const props = defineProps<{ worked: Design; lit: string | null; seat: string | null; still?: boolean }>()
@@ -22,6 +24,8 @@ const BETWEEN = 92
 const BOTTOM = 14
 /** How far behind its slot a seat's number stands, px. */
 const MARK_OFF = 14
+/** From one seat's number to the next, px. */
+const MARK_ROOM = 22
 /** How much of the handles is shown below the front view's boards when all is fitted in, mm. */
 const HANDLES = 70
 
@@ -38,9 +42,7 @@ const views = computed<View[]>(() =>
 /** What must be seen of the front view: the boards and heads, and only the start of long handles. */
 const frontBox = computed(() => {
   const front = views.value.find((v) => v.name === 'front')
-  if (!front) return null
-  const boards = front.outlines.filter((o) => o.role === 'board').map((o) => o.outline.start.y)
-  return { ...front.bounds, minY: Math.max(front.bounds.minY, Math.min(...boards) - HANDLES) }
+  return front && { ...front.bounds, minY: Math.max(front.bounds.minY, front.boardBounds.minY - HANDLES) }
 })
 
 const scene = computed(() => {
@@ -65,6 +67,18 @@ const scene = computed(() => {
   }
 })
 
+/** The views with what their seats come to as a few paths, and the chosen seat's once more. */
+const inks = computed(() => views.value.map((view) => inkOf(view.seats)))
+const litInks = computed(() =>
+  views.value.map((view) => {
+    const chosen = view.seats.filter((s) => s.seat === props.seat)
+    return chosen.length > 0 ? inkOf(chosen) : null
+  }),
+)
+const inked = computed(() =>
+  (scene.value?.placed ?? []).map((p, i) => ({ ...p, ink: inks.value[i]!, litInk: litInks.value[i] })),
+)
+
 const marks = computed(() => {
   const levels = new Map<string, Level>()
   for (const v of props.worked.verdicts) {
@@ -78,43 +92,62 @@ const seatMarks = computed(() => {
   const top = scene.value?.placed[0]
   if (!model || !scene.value || !top) return []
   const { s, ox } = scene.value
-  return model.seats.map((seat) => {
+  let free = -Infinity
+  return model.seats.flatMap((seat) => {
     const board = model.boards.find((b) => b.id === seat.board)!
     const opening = board.openings.find((o) => o.id === seat.opening)!
     // behind the slot, in the back web, so that neither the bore nor the neck is hidden
     const behind = board.placement.at.y + opening.centre.y - opening.radius
     const at = { x: ox + seat.at.x * s, y: top.oy + behind * s - MARK_OFF }
-    return { id: seat.id, place: seat.place, level: marks.value.get(seat.id), ...at }
+    const level = marks.value.get(seat.id)
+    // on a crowded rail only those numbers stand that have room, and those that something is said of
+    if (!level && at.x < free) return []
+    free = at.x + MARK_ROOM
+    return [{ id: seat.id, place: seat.place, level, ...at }]
   })
 })
-
-/** So that a figure near the board is painted over the extension lines that run past it. */
-const outermostFirst = (dimensions: Dimension[]) => [...dimensions].sort((a, b) => b.row - a.row)
 
 function textOf(d: Dimension): string {
   const text = d.about ? bare(d.value, d.print) : d.id === 'length' ? length(d.value, d.print) : bare(d.value, d.print)
   return d.about ? `~${text}` : text
 }
 
-function placed(view: View, oy: number, d: Dimension) {
+function placed(view: View, oy: number, d: Dimension): DimensionPlace {
   const { s, ox } = scene.value!
   const upright = d.side === 'left' || d.side === 'right'
-  const boards = props.worked.model!.boards
-  const right = Math.max(...boards.map((b) => b.placement.at.x + b.length))
-  const lowest = Math.min(...view.outlines.filter((o) => o.role === 'board').map((o) => boundsLow(o.outline)))
+  const { minY, maxX } = view.boardBounds
   // rows stand clear of heads that reach past the board; extension lines start at the board
   const [foot, edge] =
     d.side === 'left'
       ? [ox, ox - Math.max(0, -view.bounds.minX) * s]
       : d.side === 'right'
-        ? [ox + right * s, ox + Math.max(right, view.bounds.maxX) * s]
-        : [oy - lowest * s, oy - view.bounds.minY * s]
+        ? [ox + maxX * s, ox + view.bounds.maxX * s]
+        : [oy - minY * s, oy - view.bounds.minY * s]
   const along = (v: number) => (upright ? oy - v * s : ox + v * s)
-  return { a: along(d.from), b: along(d.to), foot, edge }
+  return { a: along(d.from), b: along(d.to), foot: foot!, edge: edge! }
 }
-/** The lowest point of a board's outline; boards are drawn with straight lower edges. */
-const boundsLow = (outline: View['outlines'][number]['outline']) =>
-  Math.min(outline.start.y, ...outline.segments.map((seg) => seg.to.y))
+/** Outermost first, so that a figure near the board is painted over the extension lines that run past it. */
+const dimensions = computed(() =>
+  (scene.value?.placed ?? []).map(({ view, oy }) => ({
+    name: view.name,
+    drawn: [...view.dimensions]
+      .sort((a, b) => b.row - a.row)
+      .map((d) => drawnDimension(d, placed(view, oy, d), textOf(d))),
+  })),
+)
+/** A click on a dimension's line or figure leads to its working, one on a tool chooses it, one beside both leads away. */
+function click(event: MouseEvent) {
+  const named = (event.target as Element).closest<SVGElement>('.dimension')?.dataset.figure
+  const box = frame.value!.getBoundingClientRect()
+  const [x, y] = [event.clientX - box.left, event.clientY - box.top]
+  const drawn = dimensions.value.flatMap((v) => v.drawn)
+  const figure = named ?? dimensionAt(drawn, x, y)?.figure ?? null
+  if (figure) return emit('figure', figure)
+  const { s, ox, placed: all } = scene.value!
+  const hit = all.map(({ view, oy }) => seatAt(view.seats, (x - ox) / s, (oy - y) / s)).find((found) => found !== null)
+  if (hit) emit('seat', hit)
+  else emit('figure', null)
+}
 
 function zoomBy(factor: number, x = size.value.width / 2, y = size.value.height / 2) {
   if (!scene.value) return
@@ -194,7 +227,7 @@ const summary = computed(() => {
       @pointermove="drag"
       @pointerup="dragged = null"
       @wheel.prevent="still || wheel($event)"
-      @click="emit('figure', null)"
+      @click="click"
     >
       <clipPath v-if="still && frontBox" :id="clipId">
         <rect
@@ -204,7 +237,7 @@ const summary = computed(() => {
           :height="frontBox.maxY - frontBox.minY + 1"
         />
       </clipPath>
-      <g v-for="{ view, oy } in scene.placed" :key="view.name">
+      <g v-for="{ view, oy, ink, litInk } in inked" :key="view.name">
         <text class="title" :x="LEFT - 50" :y="Math.max(16, oy - view.bounds.maxY * scene.s - 8)">
           {{ view.title }}
         </text>
@@ -217,20 +250,16 @@ const summary = computed(() => {
           :clip-path="still && view.name === 'front' ? `url(#${clipId})` : undefined"
         >
           <path
-            v-for="(item, i) in view.outlines"
-            :key="i"
-            :class="[item.role, { lit: item.seat !== null && item.seat === seat, seated: item.seat !== null }]"
+            v-for="item in view.boards"
+            :key="item.board"
+            class="board"
             :d="svgPath(item.outline)"
             vector-effect="non-scaling-stroke"
-            @click.stop="item.seat && emit('seat', item.seat)"
           />
-          <path
-            v-for="(line, i) in view.lines"
-            :key="`l${i}`"
-            :class="line.style"
-            :d="`M${line.from.x} ${-line.from.y}L${line.to.x} ${-line.to.y}`"
-            vector-effect="non-scaling-stroke"
-          />
+          <path v-for="(d, look) in ink" :key="look" :class="look" :d="d" vector-effect="non-scaling-stroke" />
+          <g v-if="litInk" class="lit">
+            <path v-for="(d, look) in litInk" :key="look" :class="look" :d="d" vector-effect="non-scaling-stroke" />
+          </g>
         </g>
       </g>
       <g v-for="m in seatMarks" :key="m.id" class="seat-mark" :class="m.level" :transform="`translate(${m.x} ${m.y})`">
@@ -239,18 +268,7 @@ const summary = computed(() => {
         <circle v-else r="9" />
         <text y="4">{{ m.place }}</text>
       </g>
-      <template v-for="{ view, oy } in scene.placed" :key="`d${view.name}`">
-        <HolderDrawnDimension
-          v-for="d in outermostFirst(view.dimensions)"
-          :key="d.id"
-          :dimension="d"
-          v-bind="placed(view, oy, d)"
-          :row="d.row"
-          :text="textOf(d)"
-          :lit="lit !== null && d.figure === lit"
-          @pick="emit('figure', $event)"
-        />
-      </template>
+      <HolderDrawnDimensions v-for="view in dimensions" :key="`d${view.name}`" :dimensions="view.drawn" :lit="lit" />
     </svg>
     <div v-if="scene && !still" class="zoom">
       <button class="btn tiny" aria-label="Closer" @click="zoomBy(1.4)">+</button>
@@ -309,11 +327,10 @@ svg {
   stroke: var(--ghost-line);
   stroke-width: 1;
   stroke-dasharray: 4 2.5;
-  cursor: pointer;
 }
-.head.lit,
-.handle.lit,
-.opening.lit {
+.lit > .head,
+.lit > .handle,
+.lit > .opening {
   stroke: var(--chalk);
   stroke-width: 2;
 }

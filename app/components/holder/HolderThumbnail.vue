@@ -3,6 +3,7 @@ import { computed } from 'vue'
 import type { Design } from '#core/choose/design'
 import { holderViews } from '#core/drawing/views'
 import { svgPath } from '#core/geometry/svg-path'
+import { inkOf } from '~/composables/viewInk'
 
 /** A holder from the front, small and without dimensions. */
 const props = defineProps<{ worked: Design }>()
@@ -20,12 +21,13 @@ const box = computed(() => {
 <template>
   <svg v-if="view" :viewBox="box" aria-hidden="true">
     <path
-      v-for="(item, i) in view.outlines"
-      :key="i"
-      :class="item.role"
+      v-for="item in view.boards"
+      :key="item.board"
+      class="board"
       :d="svgPath(item.outline)"
       vector-effect="non-scaling-stroke"
     />
+    <path v-for="(d, look) in inkOf(view.seats)" :key="look" :class="look" :d="d" vector-effect="non-scaling-stroke" />
   </svg>
   <p v-else class="quiet none">nothing to draw yet</p>
 </template>
@@ -44,6 +46,15 @@ svg {
 .handle {
   fill: var(--ghost);
   stroke: var(--ghost-line);
+}
+.opening,
+.centre,
+.visible,
+.hidden {
+  fill: none;
+}
+.visible {
+  stroke: var(--wood-line);
 }
 .none {
   display: grid;

@@ -1,6 +1,7 @@
 <script setup lang="ts">
 import { computed, onBeforeUnmount, onMounted, ref } from 'vue'
 import { boardMarks, isMain, type Mark } from '#core/bench/marks'
+import { coordinate } from '#core/geometry/svg-path'
 import type { HolderModel } from '#core/model/model'
 import { useFormat } from '~/composables/useFormat'
 
@@ -18,8 +19,12 @@ const APART = 46
 const LARGEST = 5
 const HEIGHT = 96
 
+/** How far beyond what is seen figures are set, px: a long stick is scrolled, and its far figures need not be there yet. */
+const BEYOND = 400
+
 const frame = ref<HTMLElement | null>(null)
 const width = ref(1200)
+const scrolled = ref(0)
 let watcher: ResizeObserver | undefined
 onMounted(() => {
   watcher = new ResizeObserver(([entry]) => (width.value = entry!.contentRect.width))
@@ -50,9 +55,6 @@ const ticks = computed(() => {
     return `M${x(mm)} 44v${whole ? 10 : 5}`
   }).join('')
 })
-const waste = computed(() =>
-  board.value.openings.map((o) => ({ id: o.seat, from: x(o.centre.x - o.width / 2), to: x(o.centre.x + o.width / 2) })),
-)
 /** What stands over a main mark: the bit of its bore, or of both its bores. */
 function told(m: Mark): string {
   if (m.kind === 'datum' || m.kind === 'end') return m.kind
@@ -60,8 +62,36 @@ function told(m: Mark): string {
   if (bores.length === 0) return 'saw'
   return `${bores.length > 1 ? `${bores.length} × ` : ''}⌀ ${bit(bores[0]!.bit)}`
 }
-const mains = computed(() => marked.value.marks.filter(isMain))
-const saws = computed(() => marked.value.marks.filter((m) => m.kind === 'saw'))
+/** A main mark with what stands about it: the waste of its slot and its saw lines. px */
+const stations = computed(() =>
+  marked.value.marks.filter(isMain).map((m) => {
+    const opening = board.value.openings.find((o) => o.seat === m.seat)
+    const saws = marked.value.marks.filter((other) => other.kind === 'saw' && m.seat && other.seat === m.seat)
+    return {
+      key: m.seat ?? m.kind,
+      x: Number(coordinate(x(m.x))),
+      figure: m.figure,
+      seat: m.seat,
+      running: bare(m.printed),
+      told: told(m),
+      half: opening ? (opening.width / 2) * scale.value : 0,
+      saws: saws.map((s) => bare(s.printed)),
+    }
+  }),
+)
+const seen = computed(() =>
+  stations.value.filter((m) => m.x > scrolled.value - BEYOND && m.x < scrolled.value + width.value + BEYOND),
+)
+/** All lines of the stick as a few paths. */
+const lines = computed(() => {
+  const slots = stations.value.filter((m) => m.half > 0).map((m) => [m.x - m.half, m.x + m.half] as const)
+  return {
+    waste: slots.map(([a, b]) => `M${a} 44H${b}V66H${a}Z`).join(''),
+    crosses: slots.map(([a, b]) => `M${a} 44L${b} 66M${b} 44L${a} 66`).join(''),
+    saws: slots.map(([a, b]) => `M${a} 44V76M${b} 44V76`).join(''),
+    main: stations.value.map((m) => `M${m.x} 28V66`).join(''),
+  }
+})
 </script>
 
 <template>
@@ -71,6 +101,7 @@ const saws = computed(() => marked.value.marks.filter((m) => m.kind === 'saw'))
     tabindex="0"
     aria-label="The stick: running marks from the datum end"
     data-test="stick"
+    @scroll.passive="scrolled = frame!.scrollLeft"
   >
     <svg
       :width="full"
@@ -80,25 +111,29 @@ const saws = computed(() => marked.value.marks.filter((m) => m.kind === 'saw'))
     >
       <rect class="body" :x="x(0)" y="44" :width="board.length * scale" height="22" />
       <path class="ticks" :d="ticks" />
-      <g v-for="w in waste" :key="w.id" class="waste">
-        <rect :x="w.from" y="44" :width="w.to - w.from" height="22" />
-        <path :d="`M${w.from} 44L${w.to} 66M${w.to} 44L${w.from} 66`" />
-      </g>
       <path class="end-waste" :d="`M${x(board.length) + 5} 48l9 14m0-14l-9 14`" />
+      <path class="waste" :d="lines.waste" />
+      <path class="crosses" :d="lines.crosses" />
+      <path class="saw" :d="lines.saws" />
+      <path class="line" :d="lines.main" />
       <g
-        v-for="m in mains"
-        :key="m.label"
+        v-for="m in seen"
+        :key="m.key"
         class="main"
         :class="{ lit: m.figure !== null && m.figure === lit, seated: m.seat !== null && m.seat === seat }"
         @click="(m.figure && emit('figure', m.figure), m.seat && emit('seat', m.seat))"
       >
-        <path :d="`M${x(m.x)} 28V66`" />
-        <DrawnText class="running" :text="bare(m.printed)" :x="x(m.x)" y="24" />
-        <DrawnText class="bit" :text="told(m)" :x="x(m.x)" y="11" />
-      </g>
-      <g v-for="m in saws" :key="m.label" class="saw">
-        <path :d="`M${x(m.x)} 44V76`" />
-        <DrawnText class="saw-figure" :text="bare(m.printed)" :x="x(m.x)" y="89" />
+        <path v-if="m.figure !== null && (m.figure === lit || m.seat === seat)" class="line" :d="`M${m.x} 28V66`" />
+        <DrawnText class="running" :text="m.running" :x="m.x" y="24" />
+        <DrawnText class="bit" :text="m.told" :x="m.x" y="11" />
+        <DrawnText
+          v-for="(saw, i) in m.saws"
+          :key="i"
+          class="saw-figure"
+          :text="saw"
+          :x="m.x + (i ? m.half : -m.half)"
+          y="89"
+        />
       </g>
     </svg>
   </section>
@@ -124,11 +159,11 @@ svg {
   stroke-width: 0.8;
   opacity: 0.6;
 }
-.waste rect {
+.waste {
   fill: var(--sheet);
   stroke: var(--wood-line);
 }
-.waste path,
+.crosses,
 .end-waste {
   stroke: var(--pencil);
   stroke-width: 1;
@@ -136,7 +171,7 @@ svg {
 .main {
   cursor: pointer;
 }
-.main path {
+.line {
   stroke: var(--chalk);
   stroke-width: 1.6;
 }
@@ -155,11 +190,11 @@ svg {
 .seated .running {
   fill: var(--chalk);
 }
-.lit path,
-.seated path {
+.lit > .line,
+.seated > .line {
   stroke-width: 3;
 }
-.saw path {
+.saw {
   stroke: var(--ink);
   stroke-width: 0.9;
 }

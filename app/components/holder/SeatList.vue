@@ -5,11 +5,11 @@ import { computed, nextTick, onBeforeUnmount, onMounted, ref } from 'vue'
 import { kindOf } from '#core/footprint/kinds'
 import type { Tool } from '#core/footprint/tool'
 import type { HolderForm } from '#core/forms/form'
-import type { Holder, SeatOrder } from '#core/model/holder'
+import type { SeatOrder } from '#core/model/holder'
 import { useRecords } from '~/stores/records'
 
 /** The tools in a holder in their order along the board, to be dragged or moved by keys; below them those that could join. */
-const props = defineProps<{ holder: Holder; form: HolderForm; seat: string | null }>()
+const props = defineProps<{ seats: SeatOrder[]; form: HolderForm; seat: string | null }>()
 const emit = defineEmits<{
   move: [from: number, to: number]
   turn: [seat: string, turn: SeatOrder['turn']]
@@ -22,7 +22,7 @@ const records = useRecords()
 const list = ref<HTMLElement | null>(null)
 const search = ref('')
 const rows = computed(() =>
-  props.holder.seats.map((s, i) => {
+  props.seats.map((s, i) => {
     const tool = records.toolsById.get(s.tool)
     const attitudes = tool ? (kindOf(tool.kind)?.attitudes ?? []) : []
     return {
@@ -35,7 +35,7 @@ const rows = computed(() =>
 )
 const housed = computed(() => new Set(records.holders.flatMap((h) => h.seats.map((s) => s.tool))))
 const others = computed(() => {
-  const here = new Set(props.holder.seats.map((s) => s.tool))
+  const here = new Set(props.seats.map((s) => s.tool))
   const wanted = search.value.trim().toLowerCase()
   return records.tools
     .filter((t) => !here.has(t.id) && props.form.lacks(t) !== null && t.name.toLowerCase().includes(wanted))

@@ -29,7 +29,12 @@ const seats = computed(() =>
   (props.worked.model?.seats ?? []).map((s) => {
     const figures = bySeat.value.get(s.id) ?? []
     const of = (name: string) => figures.find((f) => f.id === `${name}:${s.id}`)
-    return { ...s, figures: s.id === props.seat ? figures : [], centre: of('x'), slot: of('slot') }
+    const [centre, slot] = [of('x'), of('slot')]
+    return {
+      ...s,
+      figures: s.id === props.seat ? figures : [],
+      summary: centre && slot ? `at ${printed(centre)}, slot ${printed(slot)}` : '',
+    }
   }),
 )
 </script>
@@ -47,9 +52,7 @@ const seats = computed(() =>
     <template v-for="s in seats" :key="s.id">
       <button class="seat" :aria-expanded="s.id === seat" @click="emit('seat', s.id)">
         <span class="no">{{ s.place }}</span> <span class="name">{{ s.name }}</span>
-        <span v-if="s.centre && s.slot" class="quiet small"
-          >at {{ printed(s.centre) }}, slot {{ printed(s.slot) }}</span
-        >
+        <span class="quiet small">{{ s.summary }}</span>
       </button>
       <ul v-if="s.figures.length">
         <li v-for="f in s.figures" :key="f.id" :class="{ lit: f.id === lit }">
@@ -98,6 +101,8 @@ li.lit button {
   font-weight: 600;
 }
 .seat {
+  content-visibility: auto;
+  contain-intrinsic-size: auto 33px;
   font: inherit;
   color: inherit;
   background: none;

@@ -46,17 +46,18 @@ export interface RailSeat extends Along {
 function measuredFigure(trail: Trail, seat: SeatOrder, tool: Tool, name: string, label: string, m: Measured): string {
   const fields = kindOf(tool.kind)!.fields
   for (const key of namedIn(m.expression)) {
-    const field = fields.find((f) => f.key === key)!
     const id = `m:${tool.id}.${key}`
+    if (trail.has(id)) continue
+    const field = fields.find((f) => f.key === key)!
     trail.given(id, `${tool.name}: ${field.label.toLowerCase()}`, tool.measures[key]!, {
       kind: 'measurement',
       tool: tool.id,
       field: key,
     })
   }
-  const formula = m.expression.replace(/\{(\w+)\}/g, `{m:${tool.id}.$1}`)
-  const alone = /^\{([^}]+)\}$/.exec(formula)
-  if (alone) return alone[1]!
+  const formula = m.expression.replaceAll('{', `{m:${tool.id}.`)
+  const [only] = namedIn(formula)
+  if (formula === `{${only}}`) return only!
   const id = `${name}:${seat.id}`
   trail.derive(id, label, m.value, extentRule, formula)
   return id

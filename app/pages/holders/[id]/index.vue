@@ -49,7 +49,7 @@ const refusal = computed(() => worked.value?.refusals[0]?.says ?? '')
     </header>
     <aside class="left" aria-label="Tools in this holder">
       <HolderSeatList
-        :holder="holder"
+        :seats="holder.seats"
         :form="form"
         :seat="seat"
         @move="move"
@@ -140,6 +140,12 @@ const refusal = computed(() => worked.value?.refusals[0]?.says ?? '')
 }
 .spring {
   flex: 1;
+}
+.left,
+.centre,
+.right,
+.stick {
+  contain: layout style;
 }
 .left {
   grid-area: left;

@@ -1,0 +1,36 @@
+import { kindOf } from '../footprint/kinds'
+import type { Shape, Silhouette } from '../footprint/kind'
+import type { Tool } from '../footprint/tool'
+import { flipped, mirrored, turned, type Outline } from '../geometry/outline'
+import type { Seat } from '../model/model'
+import type { OutlineItem, View } from './view'
+
+/** Ghosts already drawn, by tool: a tool's record is replaced when it changes, never changed in place. */
+const drawn = new WeakMap<Tool['measures'], { options: Tool['options']; ghosts: Map<string, OutlineItem[]> }>()
+
+function shapesOf(views: Silhouette, turn: Seat['turn'], look: View['name']): Shape[] {
+  if (look === 'top') return views.top
+  return turn % 2 === 1 ? views.side : views.face
+}
+
+function outlineOf(shape: Shape, turn: Seat['turn'], look: View['name']): Outline {
+  if (look === 'top') return flipped(turned(shape.outline, turn))
+  return turn >= 2 ? mirrored(shape.outline) : shape.outline
+}
+
+/** The silhouette of a seated tool in a view, as it is turned in its seat, about its neck. mm, y up */
+export function ghost(tool: Tool, turn: Seat['turn'], look: View['name']): OutlineItem[] {
+  let kept = drawn.get(tool.measures)
+  if (kept?.options !== tool.options) {
+    kept = { options: tool.options, ghosts: new Map() }
+    drawn.set(tool.measures, kept)
+  }
+  const key = `${tool.kind} ${look} ${turn}`
+  let items = kept.ghosts.get(key)
+  if (!items) {
+    const views = kindOf(tool.kind)?.silhouette(tool)
+    items = views ? shapesOf(views, turn, look).map((s) => ({ role: s.part, outline: outlineOf(s, turn, look) })) : []
+    kept.ghosts.set(key, items)
+  }
+  return items
+}
