@@ -1,5 +1,6 @@
-import { bitToBuy, boredBy, isLoose } from '../fit/bore'
+import { bitToBuy, boredBy, looseFrom } from '../fit/bore'
 import { bitName } from '../shop/bit-name'
+import { looseRule, playRule } from '../fit/rules'
 import { FIT_SETTING, type Fit } from '../shop/shop'
 import { formatLength } from '../units/format-length'
 import { limitFrom, remedy, TOLERANCE, type Check, type Subject } from './subject'
@@ -34,23 +35,44 @@ function openingBit(subject: Subject, opening: Opening, seat: Seat, board: strin
   if (!bore) {
     if (holder.choices.slots === 'jigsawn')
       return verdict('pass', `Slot ${seat.place} is sawn to the line: no bit needed.`)
-    const buy = bitToBuy(needed, shop.unit)!
-    const says = `No bit you own bores ${formatLength(needed, shop, 'up')} for ${seat.name}; a ${bitName(buy, shop)} one would.`
+    const buy = bitToBuy(needed, shop.unit)
+    const wide = formatLength(needed, shop, 'up')
+    const says =
+      buy === null
+        ? `No bit bores ${wide} for ${seat.name}: an opening so wide is sawn.`
+        : `No bit you own bores ${wide} for ${seat.name}; a ${bitName(buy, shop)} one would.`
     return verdict('stop', says, [...buying(subject, needed), ...tighter(subject), twoBores, jigsaw])
   }
   const bit = shop.bits.find((b) => b.diameter === bore.bit)!
   const name = bitName(bit.diameter, shop)
   const toBuy = `The ${name} bit for ${seat.name} is still to be bought.`
   if (second) return bit.toBuy ? verdict('watch', toBuy) : verdict('pass', `${seat.name}: two bores, ${name} bit.`)
-  const size = trail.get(seat.figures.neckAcross!).value
-  const allowance = shop.settings[FIT_SETTING[(holder.choices.fit ?? 'sliding') as Fit]]
-  if (isLoose(boredBy(bit), size, allowance, limitFrom(subject, 'looseTimes'), limitFrom(subject, 'loosePlus'))) {
-    const over = formatLength(boredBy(bit) - size, shop)
-    const says = `Loose: the ${name} bit leaves ${seat.name} ${over} of play; nothing nearer is owned.`
-    return verdict('watch', says, [twoBores, jigsaw, ...buying(subject, needed)])
+  const measured = playLeft(subject, seat, boredBy(bit))
+  const { value: play, limit } = measured
+  if (play > limit + TOLERANCE) {
+    const says = `Loose: the ${name} bit leaves ${seat.name} ${formatLength(play, shop)} of play; nothing nearer is owned.`
+    return { ...verdict('watch', says, [twoBores, jigsaw, ...buying(subject, needed)]), measured }
   }
-  if (bit.toBuy) return verdict('watch', toBuy)
-  return verdict('pass', `${seat.name}: ${name} bit.`)
+  return { ...(bit.toBuy ? verdict('watch', toBuy) : verdict('pass', `${seat.name}: ${name} bit.`)), measured }
+}
+
+/** What a bore leaves beyond the neck, and from where on that is loose, on the trail. */
+function playLeft(subject: Subject, seat: Seat, bore: number): NonNullable<Verdict['measured']> {
+  const { input, trail } = subject
+  const fit = FIT_SETTING[(input.holder.choices.fit ?? 'sliding') as Fit]
+  const neck = seat.figures.neckAcross!
+  const value = trail.derive(
+    `play:${seat.id}`,
+    `Play of ${seat.place}`,
+    bore - trail.get(neck).value,
+    playRule,
+    `{${seat.figures.slot}} − {${neck}}`,
+  )
+  const [times, plus] = [limitFrom(subject, 'looseTimes'), limitFrom(subject, 'loosePlus')]
+  const limit = looseFrom(limitFrom(subject, fit), times, plus)
+  if (!trail.has('looseFrom'))
+    trail.derive('looseFrom', 'Loose from', limit, looseRule, `{looseTimes} × {${fit}} + {loosePlus}`)
+  return { value, limit, sense: 'at most', quantity: 'length', print: 'nearest' }
 }
 
 const twoBores = remedy('Two bores and a file', { kind: 'choice', key: 'slots', value: 'filed' })

@@ -1,6 +1,6 @@
 import type { Rule } from '../working/figure'
 
-const source = 'Workshop practice, docs/rules.md'
+const source = 'Workshop practice; each limit is a setting'
 const rule = (id: string, says: string): Rule => ({ id: `check.${id}`, says, source })
 
 export const webRule = rule(

@@ -1,3 +1,5 @@
+import { formOf } from '../forms/all-forms'
+import { greatestLength } from '../forms/choice-value'
 import { formatLength, gridStep } from '../units/format-length'
 import { toGrid } from '../units/grid'
 import { webLimitRule, webRule, endWebRule } from './rules'
@@ -93,6 +95,7 @@ function boardWebs(subject: Subject, board: Board): Verdict[] {
 function wider({ input, trail }: Subject, key: 'gap' | 'margin', label: string, short: number): Remedy[] {
   if (!trail.has(key)) return []
   const value = toGrid(trail.get(key).value + short, gridStep(input.shop), 'up')
+  if (value > greatestLength(formOf(input.holder.form)?.choices ?? [], key)) return []
   return [remedy(`${label} ${formatLength(value, input.shop)}`, { kind: 'choice', key, value })]
 }
 

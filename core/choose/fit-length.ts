@@ -1,5 +1,6 @@
 import { withChange } from '../checks/change'
 import { formOf } from '../forms/all-forms'
+import { greatestLength } from '../forms/choice-value'
 import type { PlanInput } from '../forms/form'
 
 /** How a holder meets an offcut of a given length. Lengths mm. */
@@ -60,7 +61,7 @@ function gapFor(
   const wider = lengthFor(count, now + 10)
   if (wider === null || wider <= all) return null
   const gap = now + ((length - all) * 10) / (wider - all)
-  return gap >= 0 ? gap : null
+  return gap >= 0 && gap <= greatestLength(formOf(input.holder.form)!.choices, 'gap') ? gap : null
 }
 
 function evenPitch(input: PlanInput, gap: number): number | null {

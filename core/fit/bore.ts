@@ -62,23 +62,30 @@ export function bitForTwoBores(needed: number, bits: readonly Bit[]): Bit | null
  */
 export const greatestBore = (shoulder: number, bearing: number): number => shoulder - 2 * bearing
 
+/** The widest hole saw commonly sold, mm: wider openings are sawn. */
+export const LARGEST_BORE = 150
+
 /**
- * Bits worth buying for an opening: the next common metric size, and the next eighth of an inch.
- * @param needed least opening, mm
- * @returns diameters in mm that are at least `needed` and at most `atMost`, the one in the shop's unit first
+ * The bit worth buying for an opening: the next full mm or eighth of an inch, else the next finer size that will do.
+ * @param needed least opening, mm, @param atMost greatest opening, mm
+ * @returns diameter in mm, in the shop's unit first; null when no bit sold is between the two
  */
 export function bitToBuy(needed: number, unit: 'mm' | 'in', atMost = Infinity): number | null {
   const steps = unit === 'in' ? [25.4 / 8, 25.4 / 16, 1, 0.5] : [1, 0.5, 25.4 / 16]
   for (const step of steps) {
     const size = Math.ceil(needed / step - SAME) * step
-    if (size <= atMost + SAME) return size
+    if (size <= Math.min(atMost, LARGEST_BORE) + SAME) return size
   }
   return null
 }
 
 /**
- * Whether a bore leaves a tool loose.
- * @param times and @param plus bore − size > times × allowance + plus says loose (settings `looseTimes`, `loosePlus`)
+ * The play from which on a bore is loose.
+ * @param times, @param plus settings `looseTimes` and `loosePlus`; mm
+ * @source workshop practice; docs/rules.md, fit.loose
  */
+export const looseFrom = (allowance: number, times: number, plus: number): number => times * allowance + plus
+
+/** Whether a bore leaves a tool of a size (as measured) loose. mm */
 export const isLoose = (bore: number, size: number, allowance: number, times: number, plus: number): boolean =>
-  bore - size > times * allowance + plus + SAME
+  bore - size > looseFrom(allowance, times, plus) + SAME

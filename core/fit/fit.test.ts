@@ -38,6 +38,7 @@ describe('the bore for a neck', () => {
     expect(bitToBuy(40.2, 'mm')).toBe(41)
     expect(bitToBuy(40.2, 'in')).toBeCloseTo((13 / 8) * 25.4)
     expect(bitToBuy(40.2, 'mm', 40.1)).toBeNull()
+    expect(bitToBuy(150.1, 'mm')).toBeNull()
   })
 
   it('finds the bit for two bores: the largest that falls short, by no more than half a hole', () => {

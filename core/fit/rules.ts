@@ -1,6 +1,6 @@
 import type { Rule } from '../working/figure'
 
-const source = 'Workshop practice: the rule of fit, docs/rules.md'
+const source = 'Workshop practice; allowances are settings, replaced by the shop’s own test fits'
 
 export const neededRule: Rule = {
   id: 'fit.needed',
@@ -30,6 +30,11 @@ export const apartRule: Rule = {
 export const sawnRule: Rule = {
   id: 'fit.sawn',
   says: 'A slot cut with a jigsaw is as wide as is needed: no bit decides it.',
+  source,
+}
+export const playRule: Rule = {
+  id: 'fit.play',
+  says: 'What a bore leaves beyond the neck as it was measured.',
   source,
 }
 export const looseRule: Rule = {

@@ -28,6 +28,12 @@ export function lengthOf(choices: readonly Choice[], input: PlanInput, trail: Tr
   )
 }
 
+/** The greatest value a length of the form may be given, mm; Infinity where it is no such length. */
+export function greatestLength(choices: readonly Choice[], key: string): number {
+  const choice = choices.find((c) => c.key === key)
+  return choice && 'max' in choice ? choice.max : Infinity
+}
+
 /** A shop's setting, put on the trail under its own key. */
 export function settingOf(input: PlanInput, trail: Trail, key: keyof typeof SETTINGS): number {
   const value = input.shop.settings[key]

@@ -5,6 +5,9 @@ import { remediesFor } from '#core/choose/remedies'
 import { design, type Design } from '#core/choose/design'
 import { withChange } from '#core/checks/change'
 import { holderViews } from '#core/drawing/views'
+import { HolderDto } from '#core/exchange/project/holder.dto'
+import { checkAgainst } from '#core/exchange/project/problems'
+import { filledShop, ShopDto } from '#core/exchange/project/shop.dto'
 import { boardSvg } from '#core/exchange/svg'
 import { SURENESS } from '#core/footprint/tool'
 import type { PlanInput } from '#core/forms/form'
@@ -182,6 +185,9 @@ describe('any finger rail', () => {
             const after = design(withChange(input, r.change))
             const fresh = after.verdicts.filter((x) => x.level === 'stop' && !stops.has(x.id))
             if (d.model) expect(fresh, r.label).toEqual([])
+            // and what it changes can be kept
+            expect(checkAgainst(HolderDto, { ...after.input.holder }), r.label).toMatchObject({ ok: true })
+            expect(checkAgainst(ShopDto, filledShop({ ...after.input.shop })), r.label).toMatchObject({ ok: true })
           }
         }
       }),

@@ -162,6 +162,16 @@ describe('bits', () => {
       design(railOf([mallet('a', neck, 120)], { slots: 'filed' })).model!.boards[0]!.openings[0]!.bores.length
     expect([bores(29), bores(37), bores(54), bores(55)]).toEqual([1, 2, 2, 0])
   })
+  it('shows how it comes to be loose', () => {
+    const d = design(railOf([mallet('a', 25.5, 90)], {}, shopWith({ bits: [plainBit(38)] })))
+    expect([figure(d, 'play:s1'), figure(d, 'looseFrom')]).toEqual([12.5, 8])
+    expect(verdict(d, 'bit:s1')!.measured).toMatchObject({ value: 12.5, limit: 8, sense: 'at most' })
+  })
+  it('does not send anybody to buy a bit that nobody sells', () => {
+    const d = design(railOf([mallet('a', 400, 900)]))
+    expect(verdict(d, 'bit:s1')!.says).toContain('an opening so wide is sawn')
+    expect(labels(d, 'bit:s1')).toEqual(['Cut the slots with a jigsaw'])
+  })
   it('remembers that a bit is still to be bought', () => {
     const d = design(railOf([mallet('a', 25.5, 90)], {}, shopWith({ bits: [{ ...plainBit(30), toBuy: true }] })))
     expect(verdict(d, 'bit:s1')!.says).toContain('still to be bought')
@@ -235,6 +245,7 @@ describe('asked the other way round', () => {
     expect(fitLength(input, 290)).toMatchObject({ fitting: 2, gap: 15, spare: -14 })
     expect(fitLength(input, 200)).toMatchObject({ fitting: 2, gap: null })
     expect(fitLength(input, 150)).toMatchObject({ fitting: 1, gap: null })
+    expect(fitLength(input, 1304)).toMatchObject({ fitting: 3, gap: null, spare: 1000 }) // a gap of 522 is more than any rail has
     expect(fitLength(input, 50)).toMatchObject({ fitting: 0, gap: null })
   })
   it('gives the even pitch too', () => {

@@ -8,6 +8,8 @@ import { ToolDto } from './tool.dto'
 
 export const PROJECT_FORMAT = 'fingerling-project'
 export const PROJECT_VERSION = 1
+export const MOST_TOOLS = 5000
+export const MOST_HOLDERS = 1000
 
 const ids = (list: unknown): unknown[] => (Array.isArray(list) ? list.map((x) => (isRecord(x) ? x.id : undefined)) : [])
 
@@ -50,14 +52,14 @@ export class ProjectDto {
   shop: ShopDto = new ShopDto()
 
   @IsArray({ message: 'tools are a list.' })
-  @ArrayMaxSize(5000, { message: 'at most 5000 tools in one file.' })
+  @ArrayMaxSize(MOST_TOOLS, { message: `at most ${MOST_TOOLS} tools in one file.` })
   @Checked(sameId)
   @ValidateNested({ each: true })
   @Type(() => ToolDto)
   tools: ToolDto[] = []
 
   @IsArray({ message: 'holders are a list.' })
-  @ArrayMaxSize(1000, { message: 'at most 1000 holders in one file.' })
+  @ArrayMaxSize(MOST_HOLDERS, { message: `at most ${MOST_HOLDERS} holders in one file.` })
   @Checked(sameId)
   @Checked(knownTools)
   @ValidateNested({ each: true })

@@ -18,7 +18,13 @@ function settingsError(value: unknown): string | null {
   return null
 }
 
-const boreError = (value: unknown) => sizeError(value, { min: 0.5, max: 300 })
+/** What a bit may bore, and how thick a board may be; mm. */
+export const BORE_LIMITS = [0.5, 300] as const
+export const THICKNESS_LIMITS = [1, 200] as const
+export const MOST_BITS = 200
+export const MOST_STOCK = 200
+
+const boreError = (value: unknown) => sizeError(value, { min: BORE_LIMITS[0], max: BORE_LIMITS[1] })
 
 /** A bit as it comes in. */
 export class BitDto implements Bit {
@@ -32,7 +38,7 @@ export class StockDto implements Stock {
   @Checked(idError) id!: string
   @Checked(nameError) name!: string
   @Checked(nameError) material!: string
-  @Checked((v) => sizeError(v, { min: 1, max: 200 })) thickness!: number
+  @Checked((v) => sizeError(v, { min: THICKNESS_LIMITS[0], max: THICKNESS_LIMITS[1] })) thickness!: number
 }
 
 function twice(list: readonly unknown[], what: string): string | null {
@@ -58,7 +64,7 @@ export class ShopDto implements Shop {
   settings: Record<SettingKey, number> = usualSettings()
 
   @IsArray({ message: 'bits are a list.' })
-  @ArrayMaxSize(200, { message: 'at most 200 bits.' })
+  @ArrayMaxSize(MOST_BITS, { message: `at most ${MOST_BITS} bits.` })
   @Checked((v) =>
     twice(
       listed(v).map((b) => (b as Bit)?.diameter),
@@ -70,7 +76,7 @@ export class ShopDto implements Shop {
   bits: BitDto[] = []
 
   @IsArray({ message: 'stock is a list.' })
-  @ArrayMaxSize(200, { message: 'at most 200 kinds of board.' })
+  @ArrayMaxSize(MOST_STOCK, { message: `at most ${MOST_STOCK} kinds of board.` })
   @Checked((v) =>
     twice(
       listed(v).map((s) => (s as Stock)?.id),

@@ -1,6 +1,6 @@
 import type { Rule } from '../../working/figure'
 
-const source = 'Reckoning of the finger rail, docs/rules.md'
+const source = 'Geometry of the rail; limits from workshop practice'
 const rule = (id: string, says: string): Rule => ({ id: `rail.${id}`, says, source })
 
 export const extentRule = rule(

@@ -1,0 +1,77 @@
+import { design, finder } from '#core/choose/design'
+import type { PlanInput } from '#core/forms/form'
+import type { Tool } from '#core/footprint/tool'
+import { plainBit, usualShop } from '#core/shop/shop'
+import type { Figure, Rule } from '#core/working/figure'
+import { formulaWithNumbers, writeFigure } from '#core/working/text'
+import { fillIn } from '#core/working/trail'
+
+const tool = (id: string, width: number, across: number, neck: string): Tool => ({
+  id,
+  name: `Mallet ${id}`,
+  kind: 'headed',
+  group: '',
+  measures: { handleWidth: width, handleThickness: 40, headWidth: across, headLength: 120 },
+  options: { neck },
+  sure: 'rule',
+  sureOf: {},
+  mass: 0.6,
+  use: 'weekly',
+  note: '',
+})
+
+/** Rails that make use of every rule between them. */
+function examples(): PlanInput[] {
+  const shop = { ...usualShop(), bits: [22, 25, 28, 30, 32, 35, 38].map(plainBit) }
+  const tools = [tool('a', 27.5, 62, 'rectangular'), tool('b', 36, 90, 'round')]
+  const rail = (choices: Record<string, string>): PlanInput => ({
+    shop,
+    tools: new Map(tools.map((t) => [t.id, t])),
+    holder: {
+      id: 'example',
+      name: 'Example',
+      form: 'finger-rail',
+      seats: tools.map((t) => ({ id: t.id, tool: t.id, turn: 0 })),
+      choices,
+    },
+  })
+  return [rail({ slots: 'filed' }), rail({ slots: 'jigsawn', pitch: 'even' })]
+}
+
+/** One use of each rule, by its id: the figure, the formula in words and in numbers. */
+function uses(): Map<string, string> {
+  const found = new Map<string, string>()
+  for (const input of examples()) {
+    const { working } = design(input)
+    const find = finder(working)
+    const words = (f: Figure) => fillIn(f.formula, (id) => find(id).label.toLowerCase())
+    for (const f of working) {
+      if (f.origin.kind !== 'derived' || found.has(f.origin.rule.id)) continue
+      const numbers = formulaWithNumbers(f, find, input.shop)
+      found.set(f.origin.rule.id, `${f.label} = ${words(f)} = ${numbers} = **${writeFigure(f, input.shop)}**`)
+    }
+  }
+  return found
+}
+
+/** The page of rules: what each says, who says so, and one use of it. */
+export function rulesPage(rules: readonly Rule[]): string {
+  const used = uses()
+  const lines = rules.flatMap((rule) => [
+    `## ${rule.id}`,
+    '',
+    rule.says,
+    '',
+    `*${rule.source}.*`,
+    '',
+    ...(used.has(rule.id) ? [`${used.get(rule.id)}`, ''] : []),
+  ])
+  return [
+    '# The rules',
+    '',
+    'Every derived figure names one of these rules, and leads back by its formula to measurements and settings.',
+    'Made by `npm run docs` from the code; the examples are planned, not written.',
+    '',
+    ...lines,
+  ].join('\n')
+}
