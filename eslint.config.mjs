@@ -51,6 +51,7 @@ const arrows = CORE.map((folder) => ({
       'error',
       {
         patterns: [
+          { regex: '^#core(/|$)', message: 'Inside the core, folders are named from where one stands.' },
           { group: OUTSIDE, message: 'The core knows nothing of the page, the server or Node.' },
           {
             group: ['**/app/**', '**/server/**', '**/cli/**', '**/demo/**'],
@@ -66,6 +67,10 @@ const arrows = CORE.map((folder) => ({
             : []),
         ],
       },
+    ],
+    'no-restricted-syntax': [
+      'error',
+      { selector: 'ImportExpression', message: 'The core loads nothing by itself: what is heavy is handed in.' },
     ],
     'no-restricted-globals': [
       'error',

@@ -16,7 +16,7 @@ async function allRules(): Promise<Rule[]> {
     const module = (await import(pathToFileURL(join(root, 'core', file)).href)) as Record<string, Rule>
     found.push(...Object.values(module))
   }
-  return found
+  return found.sort((a, b) => (a.id < b.id ? -1 : 1))
 }
 
 /** The documents by their path in the repository. */

@@ -11,7 +11,7 @@ interface Fixtures {
   /** what a test brings about on purpose, such as an answer 409: the browser itself writes a line for each */
   provokes: { lines: RegExp[] }
   /** fails the test when a page of the context says anything that it should not */
-  quiet: void
+  quiet: undefined
 }
 
 /** Every error and warning that any page of a context writes. */
@@ -44,7 +44,7 @@ export const test = base.extend<Fixtures, { service: Service }>({
   quiet: [
     async ({ context, provokes }, use) => {
       const said = watch(context, provokes.lines)
-      await use()
+      await use(undefined)
       expect(said).toEqual([])
     },
     { auto: true },

@@ -1,0 +1,77 @@
+import { spawnSync } from 'node:child_process'
+import { mkdtempSync, writeFileSync } from 'node:fs'
+import { tmpdir } from 'node:os'
+import { join } from 'node:path'
+import { fileURLToPath } from 'node:url'
+import { describe, expect, it } from 'vitest'
+import type { PlanFile } from '#core/exchange/plan-file'
+
+const root = fileURLToPath(new URL('../..', import.meta.url))
+const project = {
+  format: 'fingerling-project',
+  formatVersion: 1,
+  shop: { name: 'S', bits: [22, 25, 28, 30, 32, 35, 38], settings: { gap: 22 } },
+  tools: [
+    [27.5, 62],
+    [29, 70],
+    [31.2, 88],
+  ].map(([handleWidth, headWidth]) => ({
+    name: 'Mallet',
+    kind: 'headed',
+    sure: 'caliper',
+    mass: 0.6,
+    measures: { handleWidth, headWidth, headLength: 120 },
+  })),
+  holders: [{ name: 'Rail', form: 'finger-rail', seats: ['t1', 't2', 't3'] }],
+}
+
+/** Runs it as a person does. */
+const cli = (args: string[], input = '') =>
+  spawnSync('npm', ['run', '-s', 'cli', '--', ...args], { cwd: root, input, encoding: 'utf8', timeout: 30000 })
+
+const plans = (output: string) => JSON.parse(output).plans as PlanFile[]
+
+describe('the command line', { timeout: 30000 }, () => {
+  it('plans a project from standard input, to the worked example', () => {
+    const { status, stdout, stderr } = cli(['plan', '-'], JSON.stringify(project))
+    expect([status, stderr]).toEqual([0, ''])
+    const [plan] = plans(stdout)
+    expect(plan!.boards[0]).toMatchObject({ length: 304, role: 'rail' })
+    expect(plan!.boards[0]!.openings.map((o) => [o.centre.x, o.width])).toEqual([
+      [51, 32],
+      [139, 32],
+      [240, 35],
+    ])
+    expect(plan!.marks[0]!.chain.map((l) => l.printed)).toEqual([51, 88, 101, 64])
+    expect(plan!.seats).toHaveLength(3)
+    expect(plan!.verdict).toBe('pass')
+    const length = plan!.working.find((f) => f.id === 'length')!
+    expect([length.printed, length.reckoned]).toEqual(['304 mm', '240 + 44 + 20'])
+  })
+
+  it('reads a file, and one holder of it', () => {
+    const file = join(mkdtempSync(join(tmpdir(), 'fingerling-cli-')), 'project.json')
+    const second = { ...project.holders[0], name: 'Even', choices: { pitch: 'even' } }
+    writeFileSync(file, JSON.stringify({ ...project, holders: [...project.holders, second] }))
+    expect(plans(cli(['plan', file]).stdout).map((p) => p.boards[0]!.length)).toEqual([304, 317])
+    expect(plans(cli(['plan', file, '--holder', 'h2']).stdout).map((p) => p.holder.name)).toEqual(['Even'])
+  })
+
+  it.each([
+    ['no such command', ['spoon'], '', 'There is no command spoon'],
+    ['no file', ['plan'], '', 'Which file?'],
+    ['a file that is not there', ['plan', '/nowhere.json'], '', 'Can’t read /nowhere.json'],
+    ['no JSON', ['plan', '-'], '{"tools": NaN}', 'JSON has no “NaN”'],
+    [
+      'a size below nought',
+      ['plan', '-'],
+      JSON.stringify({ ...project, tools: [{ name: 'a', kind: 'headed', measures: { headWidth: -3 } }] }),
+      'tools[0].measures: Head width: a size can’t be negative',
+    ],
+    ['a holder that is not there', ['plan', '-', '--holder', 'h9'], JSON.stringify(project), 'No holder has the id h9'],
+  ])('says what is wrong with %s and ends with 2', (_, args, input, says) => {
+    const { status, stdout, stderr } = cli(args, input)
+    expect([status, stdout]).toEqual([2, ''])
+    expect(stderr).toContain(says)
+  })
+})

@@ -1,0 +1,71 @@
+import { existsSync, mkdirSync, readdirSync, readFileSync, rmSync, writeFileSync } from 'node:fs'
+import { execFileSync } from 'node:child_process'
+import { join } from 'node:path'
+import { fileURLToPath } from 'node:url'
+import { ESLint } from 'eslint'
+import { describe, expect, it } from 'vitest'
+
+const root = fileURLToPath(new URL('../..', import.meta.url))
+const eslint = new ESLint({ cwd: root })
+
+/** What the linter says of a text, were it the file at `path`. */
+async function lint(path: string, text: string): Promise<string[]> {
+  const [result] = await eslint.lintText(text, { filePath: join(root, path) })
+  return result!.messages.map((m) => m.ruleId ?? m.message)
+}
+
+describe('the arrows of the house', { timeout: 60000 }, () => {
+  it.each([
+    ['core/fit/x.ts', "import { ref } from 'vue'\nexport const a = ref"],
+    ['core/fit/x.ts', "import { readFileSync } from 'node:fs'\nexport const a = readFileSync"],
+    ['core/fit/x.ts', "import { x } from '../../app/stores/records'\nexport const a = x"],
+    ['core/fit/x.ts', "import { x } from '#core/checks/web'\nexport const a = x"],
+    ['core/fit/x.ts', "import { x } from '../checks/web'\nexport const a = x"],
+    ['core/units/x.ts', "export { x } from '../geometry/outline'"],
+    ['core/forms/spoon/x.ts', "import type { x } from '../../drawing/view'\nexport type A = x"],
+    ['core/fit/x.ts', "export const a = () => import('../checks/web')"],
+    ['core/fit/x.ts', 'export const a = document.title'],
+    ['core/fit/x.ts', 'export const a = process.env'],
+    ['app/stores/x.ts', "import { x } from '../../server/records/store'\nexport const a = x"],
+    ['server/http/x.ts', "import { ref } from 'vue'\nexport const a = ref"],
+    ['cli/x.ts', "import { x } from '../app/stores/records'\nexport const a = x"],
+  ])('forbid in %s: %s', async (path, text) => {
+    expect((await lint(path, text)).some((rule) => rule.startsWith('no-restricted'))).toBe(true)
+  })
+
+  it.each([
+    ['core/checks/x.ts', "import { x } from '../fit/bore'\nexport const a = x"],
+    ['core/forms/spoon/x.ts', "import { x } from '../../fit/bore'\nexport const a = x"],
+    ['app/stores/x.ts', "import { x } from '#core/checks/web'\nexport const a = x"],
+    ['server/http/x.ts', "import { x } from '#core/checks/web'\nexport const a = x"],
+  ])('allow in %s: %s', async (path, text) => {
+    expect((await lint(path, text)).filter((rule) => rule.startsWith('no-restricted'))).toEqual([])
+  })
+})
+
+it('finds a new form of holder by its folder alone', () => {
+  const folder = join(root, 'core/forms/a-test-of-the-registry')
+  const registry = join(root, 'core/forms/registry.ts')
+  const list = () => {
+    execFileSync('node', ['scripts/registry.mjs'], { cwd: root })
+    return readFileSync(registry, 'utf8')
+  }
+  try {
+    mkdirSync(folder)
+    writeFileSync(join(folder, 'index.ts'), 'export const form = {}\n')
+    expect(list()).toContain("import { form as aTestOfTheRegistry } from './a-test-of-the-registry'")
+  } finally {
+    rmSync(folder, { recursive: true, force: true })
+  }
+  expect(list()).not.toContain('aTestOfTheRegistry')
+})
+
+it('names no form of holder outside its folder and its tests, the screens’ first choice aside', () => {
+  const sources = readdirSync(join(root, 'core'), { recursive: true, encoding: 'utf8' })
+    .filter((f) => f.endsWith('.ts') && !f.endsWith('.test.ts') && !/(^|\/)registry\.ts$/.test(f))
+    .filter((f) => !f.startsWith('forms/finger-rail/'))
+  for (const file of sources) {
+    expect(readFileSync(join(root, 'core', file), 'utf8'), file).not.toMatch(/finger-rail|fingerRail/)
+  }
+  expect(existsSync(join(root, 'core/forms/finger-rail/index.ts'))).toBe(true)
+})
