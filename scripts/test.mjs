@@ -34,6 +34,7 @@ async function main() {
   step('lint', ...bin('eslint', '.', '--max-warnings', '0'))
   step('types of the application', ...bin('nuxt', 'typecheck'))
   step('types of core and command line', ...bin('tsc', '-p', 'tsconfig.cli.json'))
+  step('types of tests and scripts', ...bin('tsc', '-p', 'tsconfig.tests.json'))
   step('unit and server tests', ...bin('vitest', 'run'))
   step('interface tests', ...bin('playwright', 'test'), { CHROMIUM: find('chromium') })
   console.log(`${passed} passed, ${failed} failed`)

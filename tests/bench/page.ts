@@ -93,7 +93,7 @@ export async function benchPage(): Promise<void> {
     console.log(
       `a fixed calibration loop: ${part(loop, 0.5).toFixed(2)} ms median, ${part(loop, 0.95).toFixed(2)} ms p95`,
     )
-    for (const label of ['Gap between heads', 'Margin at the ends']) {
+    for (const label of ['Gap', 'Margin']) {
       const { delays, longTasks } = await typeInto(page, label)
       const sorted = [...delays].sort((a, b) => a - b)
       const ms = (p: number) => part(sorted, p).toFixed(1)

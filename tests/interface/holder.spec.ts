@@ -43,7 +43,7 @@ test('the working and the drawing light each other, back to a measurement that i
   await expect(working(page)).toContainText('= 139 + 35 + 22 + 44')
   await expect(page.locator('.dimension.lit text').first()).toHaveText('101')
 
-  await working(page).getByLabel('Gap between heads').fill('30')
+  await working(page).getByLabel('Gap', { exact: true }).fill('30')
   await expect.poll(() => running(page)).toEqual(['0', '51', '147', '256', '320'])
   await expect(working(page)).toContainText('= 147 + 35 + 30 + 44')
 
@@ -159,7 +159,7 @@ test.describe('verdicts', () => {
     await page.goto(shop.rail)
     await remedy(page, 'web:s1', 'Gap 16.5 mm').click()
     await expect(checks(page).locator('[data-verdict="web:s1"]')).toHaveCount(0)
-    await expect(page.getByLabel('Gap between heads').first()).toHaveValue('16.5')
+    await expect(page.getByLabel('Gap', { exact: true }).first()).toHaveValue('16.5')
   })
 
   test('too little bearing: turned', async ({ page, service }) => {

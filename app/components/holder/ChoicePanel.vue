@@ -44,7 +44,13 @@ const own = (key: string) => {
 
 <template>
   <div class="choices">
-    <div v-for="c in form.choices" :key="c.key" class="choice" :class="{ half: c.type !== 'option' }" :title="c.about">
+    <div
+      v-for="c in form.choices"
+      :key="c.key"
+      class="choice"
+      :class="{ half: c.type === 'stock', quarter: c.type === 'length' || c.type === 'derived length' }"
+      :title="c.about"
+    >
       <span class="label">{{ c.label }}</span>
       <ChoiceRow
         v-if="c.type === 'option'"
@@ -69,7 +75,7 @@ const own = (key: string) => {
           :nought-allowed="c.min === 0"
           :max="c.max"
           optional
-          :placeholder="c.type === 'length' ? `${length(input.shop.settings[c.setting])}, the shop’s` : 'follows'"
+          :placeholder="c.type === 'length' ? length(input.shop.settings[c.setting]) : 'follows'"
           @update:model-value="emit('choose', c.label, c.key, $event)"
         />
         <button
@@ -92,8 +98,8 @@ const own = (key: string) => {
 <style scoped>
 .choices {
   display: grid;
-  grid-template-columns: 1fr 1fr;
-  gap: 6px 12px;
+  grid-template-columns: repeat(4, 1fr);
+  gap: 6px 8px;
 }
 .choice {
   grid-column: 1 / -1;
@@ -102,11 +108,15 @@ const own = (key: string) => {
   gap: 8px;
   align-items: center;
 }
-.choice.half {
-  grid-column: auto;
+.choice.half,
+.choice.quarter {
+  grid-column: span 2;
   grid-template-columns: minmax(0, 1fr);
   gap: 1px;
   align-content: start;
+}
+.choice.quarter {
+  grid-column: auto;
 }
 .label {
   font-size: 0.9rem;
@@ -114,11 +124,10 @@ const own = (key: string) => {
   color: var(--pencil);
 }
 .with-shop {
-  display: flex;
-  gap: 6px;
-  align-items: start;
+  display: grid;
+  gap: 3px;
 }
-.with-shop > :first-child {
-  flex: 1;
+.with-shop .btn {
+  justify-content: center;
 }
 </style>

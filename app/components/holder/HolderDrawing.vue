@@ -28,6 +28,8 @@ const MARK_OFF = 14
 const MARK_ROOM = 22
 /** How much of the handles is shown below the front view's boards when all is fitted in, mm. */
 const HANDLES = 70
+/** Room for a line's width round what is cut off at the handles, mm. */
+const STROKE = 5
 
 const clipId = useId()
 const frame = ref<HTMLElement | null>(null)
@@ -231,10 +233,10 @@ const summary = computed(() => {
     >
       <clipPath v-if="still && frontBox" :id="clipId">
         <rect
-          :x="frontBox.minX"
-          :y="-frontBox.maxY - 1"
-          :width="frontBox.maxX - frontBox.minX"
-          :height="frontBox.maxY - frontBox.minY + 1"
+          :x="frontBox.minX - STROKE"
+          :y="-frontBox.maxY - STROKE"
+          :width="frontBox.maxX - frontBox.minX + 2 * STROKE"
+          :height="frontBox.maxY - frontBox.minY + STROKE"
         />
       </clipPath>
       <g v-for="{ view, oy, ink, litInk } in inked" :key="view.name">
@@ -368,7 +370,7 @@ svg {
 }
 .zoom {
   position: absolute;
-  top: 8px;
+  bottom: 8px;
   right: 8px;
   display: flex;
   gap: 4px;

@@ -62,7 +62,7 @@ function show(v: Verdict) {
       <li v-for="v in failing" :key="v.id" :class="v.level" :data-verdict="v.id">
         <VerdictMark :level="v.level" />
         <div>
-          <button class="says" @click="show(v)">{{ v.says }}</button>
+          <button class="says" @click="show(v)"><LengthText :text="v.says" /></button>
           <div v-if="v.measure || remedies[v.id]?.length" class="remedies">
             <NuxtLink v-if="v.measure" class="btn tiny" :to="`/tools?tool=${v.measure.tool}`">To its card</NuxtLink>
             <button
@@ -73,7 +73,9 @@ function show(v: Verdict) {
               data-test="remedy"
               @click="emit('apply', r.label, r.change)"
             >
-              {{ r.label }}<small v-if="r.outcome" class="quiet">{{ r.outcome }}</small>
+              <LengthText :text="r.label" /><small v-if="r.outcome" class="quiet"
+                ><LengthText :text="r.outcome"
+              /></small>
             </button>
           </div>
         </div>
@@ -81,7 +83,7 @@ function show(v: Verdict) {
       <template v-if="open">
         <li v-for="v in passing" :key="v.id" :class="v.level">
           <VerdictMark :level="v.level" />
-          <button class="says" @click="show(v)">{{ v.says }}</button>
+          <button class="says" @click="show(v)"><LengthText :text="v.says" /></button>
         </li>
       </template>
     </ul>

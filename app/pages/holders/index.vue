@@ -129,6 +129,7 @@ h2 {
   display: flex;
   gap: 16px;
   margin-top: 8px;
+  align-items: baseline;
 }
 .links a {
   color: var(--chalk);

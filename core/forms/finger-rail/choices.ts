@@ -72,8 +72,8 @@ export const choices: readonly Choice[] = [
   },
   {
     key: 'gap',
-    label: 'Gap between heads',
-    about: 'Room for fingers between neighbours.',
+    label: 'Gap',
+    about: 'Between neighbouring heads: room for fingers.',
     type: 'length',
     setting: 'gap',
     min: 0,
@@ -81,8 +81,8 @@ export const choices: readonly Choice[] = [
   },
   {
     key: 'margin',
-    label: 'Margin at the ends',
-    about: 'From the outermost head to the board’s end.',
+    label: 'Margin',
+    about: 'At the ends: from the outermost head to the board’s end.',
     type: 'length',
     setting: 'margin',
     min: 0,
@@ -90,7 +90,7 @@ export const choices: readonly Choice[] = [
   },
   {
     key: 'backHeight',
-    label: 'Height of the back',
+    label: 'Back height',
     about: 'Of the board behind the rail, by which it is fixed.',
     type: 'length',
     setting: 'backHeight',
@@ -99,7 +99,7 @@ export const choices: readonly Choice[] = [
   },
   {
     key: 'depth',
-    label: 'Board depth',
+    label: 'Depth',
     about: 'Follows from the slots and heads, unless you have a strip to use.',
     type: 'derived length',
     min: 20,

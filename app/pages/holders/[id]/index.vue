@@ -84,7 +84,7 @@ const refusal = computed(() => worked.value?.refusals[0]?.says ?? '')
         @keep="change('Leave some out', { seats: holder!.seats.slice(0, $event) })"
       />
       <h2>The working</h2>
-      <p class="quiet small hint">Click a figure, here or in the drawing, to see where it comes from.</p>
+      <p class="quiet small hint">Click any figure to see where it comes from.</p>
       <HolderWorkingList
         :worked="worked"
         :lit="lit"
