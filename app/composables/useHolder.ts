@@ -20,16 +20,16 @@ export function useHolder(id: Ref<string>) {
   )
   const worked = computed<Design | null>(() => (input.value ? design(input.value) : null))
 
-  const change = (label: string, more: Partial<Holder>) => {
-    if (holder.value) history.change(label, 'holders', holder.value.id, { ...holder.value, ...more })
+  const change = (label: string, more: Partial<Holder>, alone = false) => {
+    if (holder.value) history.change(label, 'holders', holder.value.id, { ...holder.value, ...more }, alone)
   }
 
   /** Makes a remedy's change, whether it is one of the holder or of the shop. */
-  function apply(label: string, wanted: Change): void {
+  function apply(label: string, wanted: Change, alone = false): void {
     if (!input.value || !records.shopId) return
     const after = withChange(input.value, wanted)
-    if (after.shop !== input.value.shop) history.change(label, 'shops', records.shopId, after.shop)
-    if (after.holder !== input.value.holder) history.change(label, 'holders', after.holder.id, after.holder)
+    if (after.shop !== input.value.shop) history.change(label, 'shops', records.shopId, after.shop, alone)
+    if (after.holder !== input.value.holder) history.change(label, 'holders', after.holder.id, after.holder, alone)
   }
 
   const choose = (label: string, key: string, value: string | number | null) =>
@@ -43,7 +43,7 @@ export function useHolder(id: Ref<string>) {
       tool: tool.id,
       turn: form.value.attitude(tool, shop),
     }
-    change('Add a tool', { seats: [...holder.value.seats, seat] })
+    change('Add a tool', { seats: [...holder.value.seats, seat] }, true)
   }
 
   function move(from: number, to: number): void {
@@ -51,11 +51,11 @@ export function useHolder(id: Ref<string>) {
     if (from === to || to < 0 || to >= seats.length) return
     const [seat] = seats.splice(from, 1)
     seats.splice(to, 0, seat!)
-    change('Reorder', { seats })
+    change('Reorder', { seats }, true)
   }
 
-  const turn = (seat: string, by: SeatOrder['turn']) => apply('Turn a tool', { kind: 'turn', seat, turn: by })
-  const unseat = (seat: string) => apply('Take a tool out', { kind: 'leave out', seats: [seat] })
+  const turn = (seat: string, by: SeatOrder['turn']) => apply('Turn a tool', { kind: 'turn', seat, turn: by }, true)
+  const unseat = (seat: string) => apply('Take a tool out', { kind: 'leave out', seats: [seat] }, true)
 
   return { holder, form, input, worked, change, apply, choose, seatTool, move, turn, unseat }
 }

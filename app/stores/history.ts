@@ -39,8 +39,12 @@ export const useHistory = defineStore('history', () => {
     outbox.changed(record)
   }
 
-  /** Makes several changes in one go. */
-  function act(label: string, changes: { kind: RecordKind; id: string; shop: string; data: Kept['data'] }[]): void {
+  /** Makes several changes in one go. `alone`: never one deed with the one before it, as a button pressed twice is two. */
+  function act(
+    label: string,
+    changes: { kind: RecordKind; id: string; shop: string; data: Kept['data'] }[],
+    alone = true,
+  ): void {
     const steps = changes.map(({ data, ...of }): Step => ({
       ...of,
       before: records.get(of.kind, of.id)?.data ?? null,
@@ -49,7 +53,7 @@ export const useHistory = defineStore('history', () => {
     for (const step of steps) put(step, step.after)
     const last = done.at(-1)
     const keys = (deed: { steps: Step[] }) => deed.steps.map(keyOf).join()
-    if (last && last.label === label && Date.now() - last.at < TOGETHER && keys(last) === keys({ steps })) {
+    if (!alone && last && last.label === label && Date.now() - last.at < TOGETHER && keys(last) === keys({ steps })) {
       const merged = last.steps.map((s, i) => ({ ...s, after: steps[i]!.after }))
       done.splice(-1, 1, { label, steps: merged, at: Date.now() })
     } else {
@@ -59,10 +63,16 @@ export const useHistory = defineStore('history', () => {
     undone.length = 0
   }
 
-  /** Changes one record of the current shop; null deletes it. */
-  function change<K extends RecordKind>(label: string, kind: K, id: string, data: Contents[K] | null): void {
+  /** Changes one record of the current shop; null deletes it. What is typed digit by digit is one deed, unless `alone`. */
+  function change<K extends RecordKind>(
+    label: string,
+    kind: K,
+    id: string,
+    data: Contents[K] | null,
+    alone = false,
+  ): void {
     const shop = records.get(kind, id)?.shop ?? (kind === 'shops' ? id : records.shopId!)
-    act(label, [{ kind, id, shop, data }])
+    act(label, [{ kind, id, shop, data }], alone)
   }
 
   function undo(): void {

@@ -63,6 +63,7 @@ test('everything on the way to the marks is done by keys', async ({ page, servic
 test('the list of keys is one key away', async ({ page, service }) => {
   await shopFor(page, service)
   await page.goto('/tools')
+  await expect(page.getByRole('heading', { name: 'Tools' })).toBeVisible()
   await page.keyboard.press('?')
   await expect(page.getByRole('dialog')).toContainText('Inches or millimetres')
   await page.keyboard.press('Escape')

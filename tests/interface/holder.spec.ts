@@ -95,6 +95,11 @@ test('tools join, are turned and are taken out', async ({ page, service }) => {
   await page.getByRole('button', { name: 'Turn Mallet t2' }).click()
   await expect(page.locator('ol .seat').nth(1)).toContainText('face right')
   await expect.poll(() => running(page)).toEqual(['0', '51', '164', '290', '354'])
+  // a button pressed twice is two deeds, each undone by itself
+  await page.getByRole('button', { name: 'Turn Mallet t2' }).click()
+  await expect(page.locator('ol .seat').nth(1)).toContainText('face to the wall')
+  await page.keyboard.press('Control+z')
+  await expect(page.locator('ol .seat').nth(1)).toContainText('face right')
   await page.getByRole('button', { name: 'Take Mallet t2 out' }).click()
   await expect.poll(() => running(page)).toEqual(['0', '51', '148', '212'])
   await page.getByRole('button', { name: 'Add Mallet t2' }).click()

@@ -63,10 +63,9 @@ describe('npm start', { timeout: 60000 }, () => {
     expect(await alive()).toBe(0)
   })
 
-  it('starts again in seconds, and keeps what is there when the application is killed', async () => {
-    const began = Date.now()
+  it('starts again without making anything anew, and keeps what is there when the application is killed', async () => {
     const address = await start()
-    expect(Date.now() - began).toBeLessThan(20000)
+    expect(running!.said()).not.toMatch(/building|installing|making the database/)
     expect((await api('GET', '/api/shops', undefined, {}, address)).body.map((s: { id: string }) => s.id)).toContain(
       'net-store',
     )

@@ -1,5 +1,6 @@
 <script setup lang="ts">
 import { ref, watch } from 'vue'
+import { stockOf } from '#core/forms/choice-value'
 import type { PlanInput, HolderForm } from '#core/forms/form'
 import { consequences, type Consequence } from '#core/choose/schools'
 import { useAfterPaint } from '~/composables/useAfterPaint'
@@ -63,7 +64,7 @@ const own = (key: string) => {
         v-else-if="c.type === 'stock'"
         class="field"
         :aria-label="c.label"
-        :value="input.holder.choices[c.key] ?? input.shop.stock[0]?.id"
+        :value="stockOf(input, c.key)?.id"
         @change="emit('choose', c.label, c.key, ($event.target as HTMLSelectElement).value)"
       >
         <option v-for="s in input.shop.stock" :key="s.id" :value="s.id">{{ s.name }}</option>
