@@ -75,7 +75,9 @@ useKeys(() => [
     <section class="tray-side" aria-label="Tools">
       <div class="bar">
         <h1>Tools</h1>
-        <span class="quiet">{{ records.tools.length }} in the tray, drawn to one scale</span>
+        <span v-if="records.tools.length" class="quiet"
+          >{{ records.tools.length }} in the tray, drawn to one scale</span
+        >
         <span class="spring" />
         <template v-if="picked.length > 0">
           <span>{{ picked.length }} chosen</span>

@@ -29,7 +29,8 @@ function outcomes(found: Consequence[]): Record<string, string> {
   const boards = found.flatMap((x) => x.board ?? [])
   const differs = (of: 'length' | 'width') => new Set(boards.map((b) => bare(b[of]))).size > 1
   const [long, deep] = [differs('length'), differs('width')]
-  if (!long && !deep && boards.length === found.length) return {}
+  const same = !long && !deep && boards.length === found.length
+  if (same || boards.length === 0) return {}
   const say = ({ board }: Consequence) => {
     if (!board) return 'can’t be'
     if (long && deep) return `${bare(board.length)} × ${bare(board.width)}`

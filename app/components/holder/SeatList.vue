@@ -155,7 +155,9 @@ onBeforeUnmount(() => sortable?.destroy())
           >
         </button>
       </li>
-      <li v-if="others.length === 0" class="quiet small">No other tool hangs this way.</li>
+      <li v-if="others.length === 0" class="quiet small">
+        No other tool hangs this way. <NuxtLink to="/tools">Measure one</NuxtLink>
+      </li>
     </ul>
   </div>
 </template>

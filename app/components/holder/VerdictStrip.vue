@@ -112,7 +112,10 @@ li {
   display: flex;
   gap: 8px;
   padding: 3px 0;
-  align-items: baseline;
+  align-items: flex-start;
+}
+li > .mark {
+  margin-top: 3px;
 }
 .says {
   font: inherit;

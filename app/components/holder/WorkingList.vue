@@ -41,7 +41,7 @@ const seats = computed(() =>
 
 <template>
   <div class="working">
-    <h3>The board</h3>
+    <h3 v-if="board.length">The board</h3>
     <ul>
       <li v-for="f in board" :key="f.id" :class="{ lit: f.id === lit }">
         <button :data-figure="f.id" @click="emit('pick', f.id)">

@@ -40,7 +40,7 @@ export function planFingerRail(input: PlanInput): Plan {
   const { seats, refusals } = railSeats(input, trail)
   if (seats.length === 0) {
     if (refusals.length > 0) return refuse(...refusals)
-    return refuse({ id: 'empty', says: 'No tools in this holder yet. Add the first one from the list on the left.' })
+    return refuse({ id: 'empty', says: 'No tools in this holder yet. Add the first one from those that could join.' })
   }
   const along = alongRail(input, trail, seats)
   if (along.length > LARGEST_SIZE) {
