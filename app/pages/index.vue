@@ -54,12 +54,12 @@ const next = computed<Next>(() => {
     }
   if (homeless.value.length > 0)
     return {
-      title: `${homeless.value.length} tools without a place`,
+      title: homeless.value.length === 1 ? '1 tool without a place' : `${homeless.value.length} tools without a place`,
       why: homeless.value
         .slice(0, 4)
         .map((t) => t.name)
         .join(', '),
-      button: 'Make a finger rail for them',
+      button: 'Make a finger rail',
       go: () => newHolder(homeless.value.slice(0, 8)),
     }
   const [first] = sound.value
@@ -92,10 +92,11 @@ const next = computed<Next>(() => {
       <h2>How things stand</h2>
       <ul>
         <li>
-          <NuxtLink to="/tools">{{ records.tools.length }} tools in the tray</NuxtLink
+          <NuxtLink to="/tools"
+            >{{ records.tools.length }} {{ records.tools.length === 1 ? 'tool' : 'tools' }} in the tray</NuxtLink
           ><template v-if="toMeasure.length">, {{ toMeasure.length }} still to measure</template>
         </li>
-        <li>{{ homeless.length }} measured, without a place yet</li>
+        <li v-if="homeless.length">{{ homeless.length }} measured, without a place yet</li>
         <li v-for="l in looked" :key="l.holder.id" class="holder">
           <VerdictMark :level="l.level" /><NuxtLink :to="`/holders/${l.holder.id}`">{{ l.holder.name }}</NuxtLink>
           <span v-if="l.level !== 'pass'" class="quiet">{{ l.says }}</span>

@@ -1,13 +1,14 @@
 <script setup lang="ts">
 import { computed, onBeforeUnmount, onMounted, ref, watch } from 'vue'
 import type { Design } from '#core/choose/design'
-import type { Level } from '#core/checks/verdict'
 import { holderViews } from '#core/drawing/views'
 import type { Dimension, View } from '#core/drawing/view'
 import { svgPath } from '#core/geometry/svg-path'
 import { dimensionAt, drawnDimension, type DimensionPlace } from '~/composables/dimensionLines'
 import { useFormat } from '~/composables/useFormat'
+import { seatMarks } from '~/composables/seatMarks'
 import { useKeys } from '~/composables/useKeys'
+import { usePanZoom } from '~/composables/usePanZoom'
 import { inkOf, seatAt } from '~/composables/viewInk'
 
 /** The holder from above and from the front, to one scale, with its dimensions; drag to pan, wheel to zoom. */
@@ -22,10 +23,6 @@ const RIGHT = 64
 const TOP = 26
 const BETWEEN = 92
 const BOTTOM = 14
-/** How far behind its slot a seat's number stands, px. */
-const MARK_OFF = 14
-/** From one seat's number to the next, px. */
-const MARK_ROOM = 22
 /** How much of the handles is shown below the front view's boards when all is fitted in, mm. */
 const HANDLES = 70
 /** Room for a line's width round what is cut off at the handles, mm. */
@@ -34,8 +31,7 @@ const STROKE = 5
 const clipId = useId()
 const frame = ref<HTMLElement | null>(null)
 const size = ref({ width: 700, height: 420 })
-const zoom = ref(1)
-const pan = ref({ x: 0, y: 0 })
+const { zoom, pan, zoomBy, fitAll, down, drag, up } = usePanZoom(() => origin())
 
 const views = computed<View[]>(() =>
   props.worked.model ? holderViews(props.worked.model, props.worked.input.tools, format.value) : [],
@@ -69,6 +65,9 @@ const scene = computed(() => {
   }
 })
 
+/** Where the first view's origin stands on the screen, px. */
+const origin = () => scene.value && { x: scene.value.ox, y: scene.value.placed[0]!.oy }
+
 /** The views with what their seats come to as a few paths, and the chosen seat's once more. */
 const inks = computed(() => views.value.map((view) => inkOf(view.seats)))
 const litInks = computed(() =>
@@ -82,31 +81,10 @@ const inked = computed(() =>
 )
 
 const marks = computed(() => {
-  const levels = new Map<string, Level>()
-  for (const v of props.worked.verdicts) {
-    if (v.level === 'pass') continue
-    for (const seat of v.seats) if (levels.get(seat) !== 'stop') levels.set(seat, v.level)
-  }
-  return levels
-})
-const seatMarks = computed(() => {
-  const { model } = props.worked
-  const top = scene.value?.placed[0]
-  if (!model || !scene.value || !top) return []
-  const { s, ox } = scene.value
-  let free = -Infinity
-  return model.seats.flatMap((seat) => {
-    const board = model.boards.find((b) => b.id === seat.board)!
-    const opening = board.openings.find((o) => o.id === seat.opening)!
-    // behind the slot, in the back web, so that neither the bore nor the neck is hidden
-    const behind = board.placement.at.y + opening.centre.y - opening.radius
-    const at = { x: ox + seat.at.x * s, y: top.oy + behind * s - MARK_OFF }
-    const level = marks.value.get(seat.id)
-    // on a crowded rail only those numbers stand that have room, and those that something is said of
-    if (!level && at.x < free) return []
-    free = at.x + MARK_ROOM
-    return [{ id: seat.id, place: seat.place, level, ...at }]
-  })
+  const { model, verdicts } = props.worked
+  if (!model || !scene.value) return []
+  const { s, ox, placed: all } = scene.value
+  return seatMarks(model, verdicts, (x, y) => ({ x: ox + x * s, y: all[0]!.oy + y * s }))
 })
 
 function textOf(d: Dimension): string {
@@ -151,41 +129,11 @@ function click(event: MouseEvent) {
   else emit('figure', null)
 }
 
-function zoomBy(factor: number, x = size.value.width / 2, y = size.value.height / 2) {
-  if (!scene.value) return
-  const next = Math.min(60, Math.max(0.3, zoom.value * factor))
-  const real = next / zoom.value
-  // the point under the pointer stays where it is
-  const { ox } = scene.value
-  const { oy } = scene.value.placed[0]!
-  zoom.value = next
-  const after = scene.value!
-  pan.value = {
-    x: pan.value.x + (x - (x - ox) * real - after.ox),
-    y: pan.value.y + (y - (y - oy) * real - after.placed[0]!.oy),
-  }
-}
-function fitAll() {
-  zoom.value = 1
-  pan.value = { x: 0, y: 0 }
-}
-
-let dragged: { x: number; y: number; far: boolean } | null = null
-function down(event: PointerEvent) {
-  dragged = { x: event.clientX, y: event.clientY, far: false }
-}
-function drag(event: PointerEvent) {
-  if (!dragged) return
-  const [dx, dy] = [event.clientX - dragged.x, event.clientY - dragged.y]
-  if (!dragged.far && Math.hypot(dx, dy) < 4) return
-  if (!dragged.far) (event.currentTarget as Element).setPointerCapture(event.pointerId)
-  dragged = { x: event.clientX, y: event.clientY, far: true }
-  pan.value = { x: pan.value.x + dx, y: pan.value.y + dy }
-}
 function wheel(event: WheelEvent) {
   const box = frame.value!.getBoundingClientRect()
-  zoomBy(Math.exp(-event.deltaY * 0.0015), event.clientX - box.left, event.clientY - box.top)
+  zoomBy(Math.exp(-event.deltaY * 0.0015), { x: event.clientX - box.left, y: event.clientY - box.top })
 }
+const middle = () => ({ x: size.value.width / 2, y: size.value.height / 2 })
 
 let watcher: ResizeObserver | undefined
 onMounted(() => {
@@ -201,9 +149,9 @@ useKeys(() =>
   props.still
     ? []
     : [
-        { on: '+', says: 'Closer', act: () => zoomBy(1.25) },
-        { on: '=', says: 'Closer', act: () => zoomBy(1.25) },
-        { on: '-', says: 'Farther', act: () => zoomBy(0.8) },
+        { on: '+', says: 'Closer', act: () => zoomBy(1.25, middle()) },
+        { on: '=', says: 'Closer', act: () => zoomBy(1.25, middle()) },
+        { on: '-', says: 'Farther', act: () => zoomBy(0.8, middle()) },
         { on: '0', says: 'All of it', act: fitAll },
       ],
 )
@@ -227,7 +175,7 @@ const summary = computed(() => {
       data-test="drawing"
       @pointerdown="still || down($event)"
       @pointermove="drag"
-      @pointerup="dragged = null"
+      @pointerup="up"
       @wheel.prevent="still || wheel($event)"
       @click="click"
     >
@@ -264,17 +212,12 @@ const summary = computed(() => {
           </g>
         </g>
       </g>
-      <g v-for="m in seatMarks" :key="m.id" class="seat-mark" :class="m.level" :transform="`translate(${m.x} ${m.y})`">
-        <path v-if="m.level === 'watch'" d="M0-11L11 9H-11z" />
-        <rect v-else-if="m.level === 'stop'" x="-9" y="-9" width="18" height="18" />
-        <circle v-else r="9" />
-        <text y="4">{{ m.place }}</text>
-      </g>
+      <HolderSeatMarks :marks="marks" />
       <HolderDrawnDimensions v-for="view in dimensions" :key="`d${view.name}`" :dimensions="view.drawn" :lit="lit" />
     </svg>
     <div v-if="scene && !still" class="zoom">
-      <button class="btn tiny" aria-label="Closer" @click="zoomBy(1.4)">+</button>
-      <button class="btn tiny" aria-label="Farther" @click="zoomBy(1 / 1.4)">−</button>
+      <button class="btn tiny" aria-label="Closer" @click="zoomBy(1.4, middle())">+</button>
+      <button class="btn tiny" aria-label="Farther" @click="zoomBy(1 / 1.4, middle())">−</button>
       <button class="btn tiny" @click="fitAll">All</button>
     </div>
     <slot v-if="!scene" />
@@ -343,30 +286,6 @@ svg {
 .centre {
   stroke: var(--pencil);
   stroke-width: 0.8;
-}
-.seat-mark circle {
-  fill: var(--sheet);
-  stroke: var(--ink);
-}
-.seat-mark.watch path {
-  fill: var(--watch);
-}
-.seat-mark.stop rect {
-  fill: var(--stop);
-}
-.seat-mark text {
-  font-size: 11.5px;
-  font-weight: 650;
-  text-anchor: middle;
-  fill: var(--ink);
-  pointer-events: none;
-}
-.seat-mark.watch text,
-.seat-mark.stop text {
-  fill: var(--sheet);
-}
-.seat-mark {
-  pointer-events: none;
 }
 .zoom {
   position: absolute;
