@@ -1,7 +1,7 @@
 import { onBeforeUnmount } from 'vue'
 
 /** How long typing must rest before work that can wait is begun, ms. */
-const REST = 120
+const REST = 250
 
 /**
  * Work that can wait until what was typed has been painted: each task in a turn of its own, so that none holds the page

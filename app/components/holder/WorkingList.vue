@@ -3,19 +3,21 @@ import { computed } from 'vue'
 import type { Design } from '#core/choose/design'
 import type { Figure } from '#core/working/figure'
 import { writeFigure } from '#core/working/text'
+import { useFollowing } from '~/composables/useFollowing'
 import { useFormat } from '~/composables/useFormat'
 
 /** Every derived figure, line by line: the board's first, then seat by seat; the chosen seat's are laid open. */
 const props = defineProps<{ worked: Design; lit: string | null; seat: string | null }>()
 const emit = defineEmits<{ pick: [id: string]; seat: [id: string] }>()
 const { format } = useFormat()
+const worked = useFollowing(() => props.worked)
 
 const printed = (f: Figure) => writeFigure(f, format.value)
 const seatOf = (id: string) => /:([^:]+)$/.exec(id)?.[1] ?? null
 const bySeat = computed(() => {
-  const seats = new Set(props.worked.model?.seats.map((s) => s.id) ?? [])
+  const seats = new Set(worked.value.model?.seats.map((s) => s.id) ?? [])
   const found = new Map<string, Figure[]>()
-  for (const f of props.worked.working) {
+  for (const f of worked.value.working) {
     const seat = f.origin.kind === 'derived' ? seatOf(f.id) : null
     if (seat && seats.has(seat)) found.set(seat, [...(found.get(seat) ?? []), f])
   }
@@ -23,10 +25,10 @@ const bySeat = computed(() => {
 })
 const board = computed(() => {
   const seated = new Set([...bySeat.value.values()].flat().map((f) => f.id))
-  return props.worked.working.filter((f) => f.origin.kind === 'derived' && !seated.has(f.id))
+  return worked.value.working.filter((f) => f.origin.kind === 'derived' && !seated.has(f.id))
 })
 const seats = computed(() =>
-  (props.worked.model?.seats ?? []).map((s) => {
+  (worked.value.model?.seats ?? []).map((s) => {
     const figures = bySeat.value.get(s.id) ?? []
     const of = (name: string) => figures.find((f) => f.id === `${name}:${s.id}`)
     const [centre, slot] = [of('x'), of('slot')]
