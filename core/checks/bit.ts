@@ -51,7 +51,8 @@ function openingBit(subject: Subject, opening: Opening, seat: Seat, board: strin
   const { value: play, limit } = measured
   if (play > limit + TOLERANCE) {
     const says = `Loose: the ${name} bit leaves ${seat.name} ${formatLength(play, shop)} of play; nothing nearer is owned.`
-    return { ...verdict('watch', says, [twoBores, jigsaw, ...buying(subject, needed)]), measured }
+    const loose = verdict('watch', says, [twoBores, jigsaw, ...buying(subject, needed)])
+    return { ...loose, measured, figure: `play:${seat.id}`, limitFigure: 'looseFrom' }
   }
   return { ...(bit.toBuy ? verdict('watch', toBuy) : verdict('pass', `${seat.name}: ${name} bit.`)), measured }
 }

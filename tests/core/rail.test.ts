@@ -165,7 +165,11 @@ describe('bits', () => {
   it('shows how it comes to be loose', () => {
     const d = design(railOf([mallet('a', 25.5, 90)], {}, shopWith({ bits: [plainBit(38)] })))
     expect([figure(d, 'play:s1'), figure(d, 'looseFrom')]).toEqual([12.5, 8])
-    expect(verdict(d, 'bit:s1')!.measured).toMatchObject({ value: 12.5, limit: 8, sense: 'at most' })
+    expect(verdict(d, 'bit:s1')).toMatchObject({
+      figure: 'play:s1',
+      limitFigure: 'looseFrom',
+      measured: { value: 12.5, limit: 8, sense: 'at most' },
+    })
   })
   it('does not send anybody to buy a bit that nobody sells', () => {
     const d = design(railOf([mallet('a', 400, 900)]))
