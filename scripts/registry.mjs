@@ -1,18 +1,24 @@
-// Writes the lists of forms of holder and kinds of tool from the folders that hold them: only a bundler knows globs,
+// Writes the lists of forms of holder and kinds of tool from the folders and files that hold them: only a bundler knows globs,
 // and the command line and the tests have none.
 import { existsSync, readFileSync, readdirSync, writeFileSync } from 'node:fs'
 import { dirname, join } from 'node:path'
 import { fileURLToPath } from 'node:url'
 
-const root = join(dirname(fileURLToPath(import.meta.url)), '..')
+// another folder than the house itself is given by the tests
+const root = process.argv[2] ?? join(dirname(fileURLToPath(import.meta.url)), '..')
 
 /** @param {{folder: string, under: string, one: string, many: string, type: string, from: string}} list */
 function write({ folder, under, one, many, type, from }) {
   const found = readdirSync(join(root, folder, under), { withFileTypes: true })
-    .filter((entry) => entry.isDirectory() && existsSync(join(root, folder, under, entry.name, 'index.ts')))
-    .map((entry) => entry.name)
+    .filter((entry) =>
+      entry.isDirectory()
+        ? existsSync(join(root, folder, under, entry.name, 'index.ts'))
+        : under !== '.' && entry.name.endsWith('.ts') && !entry.name.endsWith('.test.ts'),
+    )
+    .map((entry) => entry.name.replace(/\.ts$/, ''))
     .sort()
-  const name = (id) => id.replace(/-(\w)/g, (_, c) => c.toUpperCase())
+  // the word in front keeps an id such as `case` from being a reserved word
+  const name = (id) => `${one}${`-${id}`.replace(/-(\w)/g, (_, c) => c.toUpperCase())}`
   const at = under === '.' ? '.' : `./${under}`
   const text = [
     '// Made by scripts/registry.mjs from the folders beside it. Not edited, not committed.',

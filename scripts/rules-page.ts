@@ -1,23 +1,17 @@
 import { design, finder } from '#core/choose/design'
 import type { PlanInput } from '#core/forms/form'
-import type { Tool } from '#core/footprint/tool'
-import { plainBit, usualShop } from '#core/shop/shop'
+import { plainTool, type Tool } from '#core/footprint/tool'
+import { plainBit } from '#core/shop/shop'
+import { usualShop } from '#core/shop/usual'
 import type { Figure, Rule } from '#core/working/figure'
 import { formulaWithNumbers, writeFigure } from '#core/working/text'
 import { fillIn } from '#core/working/trail'
 
 const tool = (id: string, width: number, across: number, neck: string): Tool => ({
-  id,
-  name: `Mallet ${id}`,
-  kind: 'headed',
-  group: '',
+  ...plainTool(id, 'headed', `Mallet ${id}`),
   measures: { handleWidth: width, handleThickness: 40, headWidth: across, headLength: 120 },
   options: { neck },
-  sure: 'rule',
-  sureOf: {},
   mass: 0.6,
-  use: 'weekly',
-  note: '',
 })
 
 /** Rails that make use of every rule between them. */

@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { ref } from 'vue'
-import { usualShop } from '#core/shop/shop'
+import { usualShop } from '#core/shop/usual'
 import { useHistory } from '~/stores/history'
 import { useRecords } from '~/stores/records'
 

@@ -29,7 +29,12 @@ export function ghost(tool: Tool, turn: Seat['turn'], look: View['name']): Outli
   let items = kept.ghosts.get(key)
   if (!items) {
     const views = kindOf(tool.kind)?.silhouette(tool)
-    items = views ? shapesOf(views, turn, look).map((s) => ({ role: s.part, outline: outlineOf(s, turn, look) })) : []
+    items = views
+      ? shapesOf(views, turn, look).map((s) => ({
+          role: s.part === 'handle' ? 'handle' : 'head',
+          outline: outlineOf(s, turn, look),
+        }))
+      : []
     kept.ghosts.set(key, items)
   }
   return items

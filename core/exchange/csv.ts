@@ -1,17 +1,10 @@
-import Papa from 'papaparse'
 import { boardMarks, type Mark } from '../bench/marks'
 import { partsOf } from '../bench/parts'
 import { boardOf, type HolderModel } from '../model/model'
 import { bitName } from '../shop/bit-name'
 import type { Shop } from '../shop/shop'
 import { formatLength, type LengthFormat } from '../units/format-length'
-
-/** What a spreadsheet would take for a formula. The library's own pattern misses cells of several lines. */
-const FORMULA = /^[=+\-@\t\r\n]/
-
-/** Cells that a spreadsheet would take for a formula are written as text. */
-const write = (rows: Record<string, string | number>[]): string =>
-  Papa.unparse(rows, { escapeFormulae: FORMULA, newline: '\r\n' }) + '\r\n'
+import { csvText } from './csv-text'
 
 const WASTE: Record<NonNullable<Mark['waste']>, string> = { left: 'waste to the left', right: 'waste to the right' }
 
@@ -21,7 +14,7 @@ const WASTE: Record<NonNullable<Mark['waste']>, string> = { left: 'waste to the 
  */
 export function marksCsv(model: HolderModel, board: string, format: LengthFormat): string {
   const { marks } = boardMarks(model, boardOf(model, board), format)
-  return write(
+  return csvText(
     marks.map((m, i) => ({
       no: i + 1,
       mark: m.label,
@@ -38,7 +31,7 @@ export function marksCsv(model: HolderModel, board: string, format: LengthFormat
 /** The parts list. @returns CSV (RFC 4180, CRLF) */
 export function partsCsv(model: HolderModel, shop: Shop): string {
   const format: LengthFormat = shop
-  return write(
+  return csvText(
     partsOf(model, shop).map((p) => ({
       part: p.name,
       count: p.count,

@@ -1,10 +1,15 @@
-import type { Outline, Point } from '../geometry/outline'
+import type { Bounds, Outline, Point } from '../geometry/outline'
+import type { Body, Part, View } from './body'
+import type { Way } from './holding'
 import type { Tool } from './tool'
 
 /** Writes a length (mm) for a sentence, in the reader's unit. */
 export type Say = (mm: number) => string
 
-/** One measurement a kind of tool asks for. */
+/** What a kind reads of a tool: its figures, what was chosen, and the shapes taken from it. */
+export type Measuring = Pick<Tool, 'measures' | 'options'> & Partial<Pick<Tool, 'profile' | 'outline'>>
+
+/** One measurement a kind of tool asks for. Every one is a length, mm. */
 export interface FieldDeclaration {
   key: string
   label: string
@@ -16,9 +21,13 @@ export interface FieldDeclaration {
   typical: number
   /** why the figure may be left out, and what is taken then; absent when it can't */
   optional?: string
+  /** may be nought, as a cutter that does not stick out */
+  noughtAllowed?: boolean
+  /** a balance point: found by the balance test, not with the rule alone */
+  balance?: 'bare' | 'battery'
 }
 
-/** One thing about a tool which is chosen from a list. */
+/** One thing about a tool which is chosen from a list; the first is taken until another is chosen. */
 export interface OptionDeclaration {
   key: string
   label: string
@@ -32,9 +41,9 @@ export interface Contradiction {
   message: (say: Say) => string
 }
 
-/** A part of a tool's silhouette, so that head and handle can be shaded apart. */
+/** A part of a tool's silhouette, so that its materials can be told apart. */
 export interface Shape {
-  part: 'head' | 'handle'
+  part: Part
   outline: Outline
 }
 
@@ -82,34 +91,49 @@ export interface Missing {
   missing: string[]
 }
 
-/** A way a tool can be held: quarter turns from face out, by way of the right, the wall and the left. */
+/** A way a tool can be turned where it is held: quarter turns from face out, by way of the right, the wall and the left. */
 export interface Attitude {
   turn: 0 | 1 | 2 | 3
   label: string
 }
 
-/** The three views of a tool's silhouette about the neck's centre at the underside of its head. */
-export interface Silhouette {
-  /** seen from its right side: x along the head to its face, y up */
-  side: Shape[]
-  /** seen looking at its face: x across, y up */
-  face: Shape[]
-  /** seen from above, face out: x across, y towards the face */
-  top: Shape[]
+/** The three views of a tool's silhouette, mm, y up in the first two. The origin is where it is held. */
+export type Silhouette = Record<View, Shape[]>
+
+/** A way in which tools of a kind can be held, and the fields that its figures come from. */
+export interface Hold {
+  way: Way
+  needs: readonly string[]
 }
 
-/** Everything the product knows of a kind of tool. One folder under core/footprint/kinds declares one. */
+/** Everything the product knows of a kind of tool. One file under core/footprint/kinds declares one. */
 export interface Kind {
   id: string
   name: string
-  /** which tools it is for, in a few words */
-  covers: string
+  /** which tools it is for, in a few words; the first is what a new one is called */
+  covers: readonly string[]
   fields: readonly FieldDeclaration[]
   options: readonly OptionDeclaration[]
+  /** diameters of the handle at several heights, where a matched pocket may be wanted */
+  profile: { label: string; from: string; hold: string } | null
+  /** an outline can be taken from it: `needed`, or instead of its width and height */
+  outline: 'needed' | 'possible' | null
+  /** it may have a battery: two weights and two balance points */
+  battery: boolean
+  /** the view that shows best what it is */
+  shown: View
+  /** how it may be held; best first */
+  holds: readonly Hold[]
   attitudes: readonly Attitude[]
-  contradictions: (tool: Pick<Tool, 'measures' | 'options'>) => Contradiction[]
-  card: (tool: Pick<Tool, 'measures' | 'options'>) => Card
-  silhouette: (tool: Pick<Tool, 'measures' | 'options'>) => Silhouette
+  contradictions: (tool: Measuring) => Contradiction[]
+  /** its solid parts, with typical figures where none are measured */
+  bodies: (tool: Measuring) => Body[]
+  card: (tool: Measuring) => Card
+  silhouette: (tool: Measuring) => Silhouette
+  /** the room it takes, by view; mm */
+  envelope: (tool: Measuring) => Record<View, Bounds>
+  /** where a balance point that was measured lies, along which axis; null for a field that is none */
+  balancedAt: (field: string, tool: Measuring) => { axis: 'x' | 'y' | 'z'; at: number } | null
   /** for tools that can hang by a neck below a wider head */
-  neck?: (tool: Pick<Tool, 'measures' | 'options'>, turn: Attitude['turn']) => NeckEnvelope | Missing
+  neck?: (tool: Measuring, turn: Attitude['turn']) => NeckEnvelope | Missing | null
 }

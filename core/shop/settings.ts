@@ -1,11 +1,11 @@
 /** One number of the shop that figures are derived from. */
 export interface SettingDeclaration {
   label: string
-  quantity: 'length' | 'mass' | 'ratio'
+  quantity: 'length' | 'mass' | 'ratio' | 'angle'
   value: number
   min: number
   max: number
-  group: 'Fits' | 'How sure a figure is' | 'Spacing' | 'Limits'
+  group: 'Fits' | 'How sure a figure is' | 'Spacing' | 'Limits' | 'Wall strips' | 'You'
   /** what it is for, and where the usual value comes from */
   about: string
 }
@@ -136,6 +136,43 @@ export const SETTINGS = {
     'A bore is loose when it exceeds the tool by this many allowances and the length below.',
   ),
   loosePlus: length('Limits', 'Loose: and', 2, [0, 20], 'Added to the allowances before a bore is called loose.'),
+  stripThickness: length(
+    'Wall strips',
+    'Strip thickness',
+    18,
+    [6, 60],
+    'Of the bevelled strips on the wall, and of those on the holders.',
+  ),
+  stripWidth: length(
+    'Wall strips',
+    'Width a pair is ripped from',
+    140,
+    [30, 600],
+    'Strips come in pairs out of a wider strip, by one bevelled rip.',
+  ),
+  stripBevel: {
+    group: 'Wall strips',
+    label: 'Bevel',
+    quantity: 'angle',
+    value: 45,
+    min: 10,
+    max: 60,
+    about: 'How far the saw is tilted from square; 30 to 45 is usual.',
+  },
+  stripFlat: length(
+    'Wall strips',
+    'Flat on the sharp edge',
+    2,
+    [0, 15],
+    'The sharp arris is flattened, so that dust below it does not hold a strip off.',
+  ),
+  userHeight: length(
+    'You',
+    'Your height',
+    1750,
+    [1000, 2300],
+    'Reach follows from it: what hangs high, what hangs low.',
+  ),
   longestBoard: length('Limits', 'Longest board', 2400, [100, 20000], 'The longest you can buy, carry and cut.'),
 } as const satisfies Record<string, SettingDeclaration>
 

@@ -1,7 +1,7 @@
 import { describe, expect, it } from 'vitest'
 import { bitName, stampedUnit } from './bit-name'
 import { SETTINGS, settingKeys, usualSettings } from './settings'
-import { usualShop } from './shop'
+import { usualShop } from './usual'
 
 const mm = { unit: 'mm', gridMm: 0.5, gridIn: 16 } as const
 const inch = { unit: 'in', gridMm: 0.5, gridIn: 16 } as const

@@ -1,35 +1,35 @@
 import type { LengthFormat } from '../units/format-length'
 import type { Sureness } from '../footprint/tool'
-import { usualSettings, type SettingKey } from './settings'
+import type { ListKey, Row } from './lists'
+import type { SettingKey } from './settings'
 
-/** A bit by the size stamped on it, and by the hole it really makes where that has been measured. mm. */
+export const BIT_KINDS = ['forstner', 'spade', 'brad-point', 'twist', 'hole saw'] as const
+export type BitKind = (typeof BIT_KINDS)[number]
+
+/** A bit by its kind and the size stamped on it, and by the hole it really makes where that has been measured. mm. */
 export interface Bit {
+  kind: BitKind
   diameter: number
   /** diameter of a test bore, or null when none was measured */
   testBore: number | null
+  /** how deep it bores, or null when that was not measured */
+  depth: number | null
   /** on the shopping list, not in the drawer yet */
   toBuy: boolean
 }
 
-/** A board or sheet that parts are cut from. */
-export interface Stock {
-  id: string
-  name: string
-  material: string
-  /** as it really is, mm */
-  thickness: number
-}
+/** A board, sheet, rod or pipe that parts are cut from. */
+export type Stock = Row<'stock'>
 
 export const FITS = ['snug', 'sliding', 'easy'] as const
 export type Fit = (typeof FITS)[number]
 
 /** One shop: how it writes lengths, what it owns, what it has settled on. */
-export interface Shop extends LengthFormat {
+export type Shop = LengthFormat & {
   name: string
   settings: Record<SettingKey, number>
   bits: Bit[]
-  stock: Stock[]
-}
+} & { [L in ListKey]: Row<L>[] }
 
 /** The setting that holds a fit's allowance. */
 export const FIT_SETTING: Record<Fit, SettingKey> = { snug: 'fitSnug', sliding: 'fitSliding', easy: 'fitEasy' }
@@ -38,30 +38,17 @@ export const FIT_SETTING: Record<Fit, SettingKey> = { snug: 'fitSnug', sliding: 
 export const SURE_SETTING: Record<Sureness, SettingKey> = { caliper: 'sureCaliper', rule: 'sureRule', eye: 'sureEye' }
 
 /** A bit as it is bought: no test bore yet. */
-export const plainBit = (diameter: number): Bit => ({ diameter, testBore: null, toBuy: false })
+export const newBit = (kind: BitKind, diameter: number): Bit => ({
+  kind,
+  diameter,
+  testBore: null,
+  depth: null,
+  toBuy: false,
+})
 
-/** A new shop with usual settings, a few common bits and boards. */
-export function usualShop(name = 'My shop', unit: Shop['unit'] = 'mm'): Shop {
-  const sizes =
-    unit === 'mm'
-      ? [12, 16, 20, 22, 25, 28, 30, 32, 35, 38, 40]
-      : [1 / 2, 5 / 8, 3 / 4, 7 / 8, 1, 1.125, 1.25, 1.375, 1.5, 1.625].map((inch) => inch * 25.4)
-  return {
-    name,
-    unit,
-    gridMm: 0.5,
-    gridIn: 16,
-    settings: usualSettings(),
-    bits: sizes.map(plainBit),
-    stock:
-      unit === 'mm'
-        ? [
-            { id: 'pine-18', name: 'Pine board 18', material: 'pine', thickness: 18 },
-            { id: 'birch-ply-18', name: 'Birch ply 18', material: 'birch ply', thickness: 17.7 },
-          ]
-        : [
-            { id: 'pine-1by', name: 'Pine one-by', material: 'pine', thickness: 19.05 },
-            { id: 'birch-ply-34', name: 'Birch ply 3/4', material: 'birch ply', thickness: 18.3 },
-          ],
-  }
-}
+/** A new bit of the kind that slots are mostly bored with. */
+export const plainBit = (diameter: number): Bit => newBit('forstner', diameter)
+
+/** True for two bits that are the same by kind and size. */
+export const sameBit = (a: Pick<Bit, 'kind' | 'diameter'>, b: Pick<Bit, 'kind' | 'diameter'>): boolean =>
+  a.kind === b.kind && Math.abs(a.diameter - b.diameter) < 1e-6

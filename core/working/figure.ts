@@ -1,3 +1,4 @@
+import type { BitKind } from '../shop/shop'
 import type { Rounding } from '../units/grid'
 
 export type Quantity = 'length' | 'mass' | 'ratio' | 'angle' | 'count'
@@ -12,8 +13,10 @@ export interface Rule {
 /** Where a figure comes from: a measurement and a setting can be clicked and changed, a derived one leads further back. */
 export type Origin =
   | { kind: 'measurement'; tool: string; field: string }
+  /** how far several readings of one measurement lie apart */
+  | { kind: 'readings'; tool: string; field: string }
   | { kind: 'shop'; key: string }
-  | { kind: 'bit'; diameter: number }
+  | { kind: 'bit'; bit: BitKind; diameter: number }
   | { kind: 'stock'; id: string; key: string }
   | { kind: 'choice'; key: string }
   | { kind: 'derived'; rule: Rule }

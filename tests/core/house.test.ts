@@ -1,6 +1,7 @@
-import { existsSync, mkdirSync, readdirSync, readFileSync, rmSync, writeFileSync } from 'node:fs'
+import { existsSync, mkdirSync, mkdtempSync, readdirSync, readFileSync, rmSync, writeFileSync } from 'node:fs'
 import { execFileSync } from 'node:child_process'
-import { join } from 'node:path'
+import { tmpdir } from 'node:os'
+import { dirname, join } from 'node:path'
 import { fileURLToPath } from 'node:url'
 import { ESLint } from 'eslint'
 import { describe, expect, it } from 'vitest'
@@ -43,21 +44,25 @@ describe('the arrows of the house', { timeout: 60000 }, () => {
   })
 })
 
-it('finds a new form of holder by its folder alone', () => {
-  const folder = join(root, 'core/forms/a-test-of-the-registry')
-  const registry = join(root, 'core/forms/registry.ts')
-  const list = () => {
-    execFileSync('node', ['scripts/registry.mjs'], { cwd: root })
-    return readFileSync(registry, 'utf8')
+it('finds a new form of holder by its folder alone, and a new kind of tool by its file', () => {
+  const house = mkdtempSync(join(tmpdir(), 'fingerling-registry-'))
+  const put = (path: string) => {
+    mkdirSync(dirname(join(house, path)), { recursive: true })
+    writeFileSync(join(house, path), '')
   }
   try {
-    mkdirSync(folder)
-    writeFileSync(join(folder, 'index.ts'), 'export const form = {}\n')
-    expect(list()).toContain("import { form as aTestOfTheRegistry } from './a-test-of-the-registry'")
+    put('core/forms/roll-hanger/index.ts')
+    put('core/footprint/kinds/case.ts')
+    put('core/footprint/kinds/case.test.ts')
+    execFileSync('node', ['scripts/registry.mjs', house], { cwd: root })
+    const forms = readFileSync(join(house, 'core/forms/registry.ts'), 'utf8')
+    expect(forms).toContain("import { form as formRollHanger } from './roll-hanger'")
+    const kinds = readFileSync(join(house, 'core/footprint/registry.ts'), 'utf8')
+    expect(kinds).toContain("import { kind as kindCase } from './kinds/case'")
+    expect(kinds).toContain('readonly Kind[] = [kindCase]')
   } finally {
-    rmSync(folder, { recursive: true, force: true })
+    rmSync(house, { recursive: true, force: true })
   }
-  expect(list()).not.toContain('aTestOfTheRegistry')
 })
 
 it('names no form of holder outside its folder and its tests, the screens’ first choice aside', () => {

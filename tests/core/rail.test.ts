@@ -8,7 +8,7 @@ import { outcomeOf, remediesFor } from '#core/choose/remedies'
 import { consequences } from '#core/choose/schools'
 import { boardSvg } from '#core/exchange/svg'
 import { plainBit } from '#core/shop/shop'
-import { mallet, railOf, shopWith, threeMallets } from './samples'
+import { board, mallet, railOf, shopWith, threeMallets } from './samples'
 
 const figure = (d: ReturnType<typeof design>, id: string) => finder(d.working)(id).value
 const verdict = (d: ReturnType<typeof design>, id: string) => d.verdicts.find((v) => v.id === id)
@@ -188,11 +188,11 @@ describe('webs and bearing', () => {
     // webs of 18 between slots of 32: gap + 2 × 7
     const at = (gap: number) => verdict(design(railOf(narrow(), { gap })), 'web:s1')!.level
     expect(at(0)).toBe('pass') // 14 − 0.25 ≥ 13.5
-    const thick = shopWith({ stock: [{ id: 'x', name: 'Ash', material: 'ash', thickness: 18.6 }] })
+    const thick = shopWith({ stock: [board('x', 'Ash', 'ash', 18.6)] })
     expect(verdict(design(railOf(narrow(), { gap: 0 }, thick)), 'web:s1')!.level).toBe('stop') // 13.75 < 13.95
   })
   it('offers the gap that is wanted', () => {
-    const thick = shopWith({ stock: [{ id: 'x', name: 'Ash', material: 'ash', thickness: 40 }] })
+    const thick = shopWith({ stock: [board('x', 'Ash', 'ash', 40)] })
     const d = design(railOf(narrow(), { gap: 5 }, thick))
     const [gap] = remediesFor(d, verdict(d, 'web:s1')!)
     expect(gap!.change).toEqual({ kind: 'choice', key: 'gap', value: 16.5 })

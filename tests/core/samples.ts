@@ -1,20 +1,15 @@
-import type { Tool } from '#core/footprint/tool'
+import { plainTool, type Tool } from '#core/footprint/tool'
 import type { PlanInput } from '#core/forms/form'
-import { plainBit, usualShop, type Shop } from '#core/shop/shop'
+import { filledRow } from '#core/shop/lists'
+import { plainBit, type Shop, type Stock } from '#core/shop/shop'
+import { usualShop } from '#core/shop/usual'
 
 /** A headed tool, calipered, with the figures that matter to a rail. */
 export function mallet(id: string, handleWidth: number, headWidth: number, more: Partial<Tool> = {}): Tool {
   return {
-    id,
-    name: `Mallet ${id}`,
-    kind: 'headed',
-    group: '',
-    options: {},
+    ...plainTool(id, 'headed', `Mallet ${id}`),
     sure: 'caliper',
-    sureOf: {},
     mass: 0.6,
-    use: 'weekly',
-    note: '',
     ...more,
     measures: { handleWidth, headWidth, headLength: 120, ...more.measures },
   }
@@ -29,6 +24,10 @@ export function shopWith(more: Partial<Shop> = {}, settings: Partial<Shop['setti
     settings: { ...shop.settings, gap: 22, ...settings },
   }
 }
+
+/** A kind of board by its thickness alone. */
+export const board = (id: string, name: string, material: string, thickness: number): Stock =>
+  filledRow('stock', { id, name, material, thickness }) as Stock
 
 /** A finger rail of these tools in this order. */
 export function railOf(tools: Tool[], choices: Record<string, string | number> = {}, shop = shopWith()): PlanInput {

@@ -1,6 +1,6 @@
 import type { Page } from '@playwright/test'
 import { expect, test } from './fixtures'
-import { mallet, running, saved, shopFor, threeMallets } from './shop'
+import { board, mallet, running, saved, shopFor, threeMallets } from './shop'
 
 const working = (page: Page) => page.getByTestId('working-card')
 const checks = (page: Page) => page.getByTestId('verdicts')
@@ -159,7 +159,7 @@ test.describe('verdicts', () => {
 
   test('a web too thin: a wider gap', async ({ page, service }) => {
     const tools = [mallet('a', 27.5, 46), mallet('b', 27.5, 46)]
-    const stock = [{ id: 'x', name: 'Thick ash', material: 'ash', thickness: 40 }]
+    const stock = [board('x', 'Thick ash', 'ash', 40)]
     const shop = await shopFor(page, service, { shop: { stock }, tools, rail: { gap: 5 } })
     await page.goto(shop.rail)
     await remedy(page, 'web:s1', 'Gap 16.5 mm').click()

@@ -1,10 +1,10 @@
 import type { Page } from '@playwright/test'
 import type { Tool } from '#core/footprint/tool'
 import type { Shop } from '#core/shop/shop'
-import { mallet, shopWith, threeMallets } from '../core/samples'
+import { board, mallet, shopWith, threeMallets } from '../core/samples'
 import type { Service } from '../service'
 
-export { mallet, threeMallets }
+export { board, mallet, threeMallets }
 
 let count = 0
 

@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { computed } from 'vue'
-import { usualShop } from '#core/shop/shop'
+import { usualShop } from '#core/shop/usual'
 import { INCH_GRIDS, MM_GRIDS } from '#core/units/format-length'
 import { useShopSettings } from '~/composables/useShopSettings'
 import { useHistory } from '~/stores/history'

@@ -8,7 +8,7 @@ import { ToolDto } from './tool.dto'
 
 export const PROJECT_FORMAT = 'fingerling-project'
 export const PROJECT_VERSION = 1
-export const MOST_TOOLS = 5000
+export const MOST_TOOLS = 20000
 export const MOST_HOLDERS = 1000
 
 const ids = (list: unknown): unknown[] => (Array.isArray(list) ? list.map((x) => (isRecord(x) ? x.id : undefined)) : [])

@@ -1,15 +1,19 @@
 import { allKinds } from '../../footprint/kinds'
-import { SURENESS, USES } from '../../footprint/tool'
+import { PRESENCES, SURENESS, USES } from '../../footprint/tool'
 import { allForms } from '../../forms/all-forms'
 import type { Choice } from '../../forms/form'
+import { LISTS, listKeys, type Column, type ListKey } from '../../shop/lists'
 import { SETTINGS, settingKeys } from '../../shop/settings'
+import { BIT_KINDS } from '../../shop/shop'
 import { INCH_GRIDS, MM_GRIDS } from '../../units/format-length'
 import { LARGEST_SIZE } from '../../units/length'
 import { LARGEST_MASS } from '../../units/mass'
 import { ID_PATTERN, LONGEST_NAME, LONGEST_NOTE } from './checked'
 import { MOST_SEATS } from './holder.dto'
 import { MOST_HOLDERS, MOST_TOOLS, PROJECT_FORMAT, PROJECT_VERSION } from './project.dto'
-import { BORE_LIMITS, MOST_BITS, MOST_STOCK, THICKNESS_LIMITS } from './shop.dto'
+import { MOST_ROWS } from './list-rows'
+import { BORE_LIMITS, DEPTH_LIMITS, MOST_BITS } from './shop.dto'
+import { LONGEST_OUTLINE, MOST_COUNT, MOST_PROFILE } from './tool.dto'
 
 type Schema = Record<string, unknown>
 
@@ -31,6 +35,60 @@ const record = (properties: Record<string, Schema>, required: string[] = []): Sc
 
 const described = (schema: Schema, description: string): Schema => ({ ...schema, description })
 
+const cell = (column: Column): Schema => {
+  if (column.type === 'name' || column.type === 'material') return { ...name, title: column.label }
+  if (column.type === 'text') return { ...text(LONGEST_NOTE), title: column.label }
+  if (column.type === 'option') return { ...choice(column.values), title: column.label }
+  if (column.type === 'flag') return { type: 'boolean', title: column.label }
+  const figure = between(column.min, column.max)
+  const unit = column.type === 'length' ? ' (mm)' : column.type === 'angle' ? ' (degrees)' : ''
+  const title = `${column.label}${unit}`
+  return column.empty === undefined
+    ? { ...figure, title }
+    : { anyOf: [figure, { type: 'null' }], title, description: `null: ${column.empty}` }
+}
+
+/** A list of the shop; of a row only the name must be there. */
+const shopList = (key: ListKey): Schema => {
+  const { title, about, columns } = LISTS[key] as { title: string; about: string; columns: readonly Column[] }
+  const needed = columns.some((c) => c.type === 'material') ? ['name', 'material'] : ['name']
+  const row = record({ id, ...Object.fromEntries(columns.map((c) => [c.key, cell(c)])) }, needed)
+  return { ...list(row, MOST_ROWS), title, description: about }
+}
+
+const point: Schema = record({ x: between(-LARGEST_SIZE, LARGEST_SIZE), y: between(-LARGEST_SIZE, LARGEST_SIZE) }, [
+  'x',
+  'y',
+])
+
+/** A closed outline of lines and true arcs. */
+const outline: Schema = record(
+  {
+    start: point,
+    segments: {
+      ...list(
+        {
+          anyOf: [
+            record({ kind: { const: 'line' }, to: point }, ['kind', 'to']),
+            record({ kind: { const: 'arc' }, to: point, centre: point, radius: size, clockwise: { type: 'boolean' } }, [
+              'kind',
+              'to',
+              'centre',
+              'radius',
+              'clockwise',
+            ]),
+          ],
+        },
+        LONGEST_OUTLINE,
+      ),
+      minItems: 2,
+    },
+  },
+  ['start', 'segments'],
+)
+
+const orNull = (schema: Schema): Schema => ({ anyOf: [schema, { type: 'null' }] })
+
 const shop = (): Schema =>
   record({
     name,
@@ -51,8 +109,10 @@ const shop = (): Schema =>
           described(between(...BORE_LIMITS), 'a diameter alone, mm'),
           record(
             {
+              kind: choice(BIT_KINDS),
               diameter: described(between(...BORE_LIMITS), 'stamped on it, mm'),
               testBore: described({ anyOf: [between(...BORE_LIMITS), { type: 'null' }] }, 'of a hole it made, mm'),
+              depth: described({ anyOf: [between(...DEPTH_LIMITS), { type: 'null' }] }, 'how deep it bores, mm'),
               toBuy: { type: 'boolean' },
             },
             ['diameter'],
@@ -61,15 +121,7 @@ const shop = (): Schema =>
       },
       MOST_BITS,
     ),
-    stock: list(
-      record({ id, name, material: name, thickness: described(between(...THICKNESS_LIMITS), 'as it really is, mm') }, [
-        'id',
-        'name',
-        'material',
-        'thickness',
-      ]),
-      MOST_STOCK,
-    ),
+    ...Object.fromEntries(listKeys.map((key) => [key, shopList(key)])),
   })
 
 /** A tool of each kind: what is measured and chosen differs. */
@@ -82,8 +134,14 @@ const tool = (): Schema => ({
         name,
         kind: { const: kind.id },
         group: text(LONGEST_NAME),
+        count: { type: 'integer', minimum: 1, maximum: MOST_COUNT, description: 'how many like this one' },
         measures: record(
-          Object.fromEntries(kind.fields.map((f) => [f.key, { ...size, title: f.label, description: `${f.hold} mm` }])),
+          Object.fromEntries(
+            kind.fields.map((f) => [
+              f.key,
+              { ...(f.noughtAllowed ? between(0, LARGEST_SIZE) : size), title: f.label, description: `${f.hold} mm` },
+            ]),
+          ),
         ),
         options: record(
           Object.fromEntries(
@@ -92,11 +150,24 @@ const tool = (): Schema => ({
         ),
         sure: choice(SURENESS),
         sureOf: record(Object.fromEntries(kind.fields.map((f) => [f.key, choice(SURENESS)]))),
-        mass: {
-          anyOf: [{ type: 'number', exclusiveMinimum: 0, maximum: LARGEST_MASS }, { type: 'null' }],
-          description: 'kg',
-        },
+        spread: record(Object.fromEntries(kind.fields.map((f) => [f.key, described(between(0, LARGEST_SIZE), 'mm')]))),
+        ...(kind.profile
+          ? {
+              profile: described(
+                list(record({ at: between(0, LARGEST_SIZE), diameter: size }, ['at', 'diameter']), MOST_PROFILE),
+                `diameters of the handle at heights from ${kind.profile.from}, rising; mm`,
+              ),
+            }
+          : { profile: { type: 'array', maxItems: 0 } }),
+        outline: kind.outline ? described(orNull(outline), 'mm, y up') : { type: 'null' },
+        mass: described(orNull({ type: 'number', exclusiveMinimum: 0, maximum: LARGEST_MASS }), 'kg'),
+        massWithBattery: kind.battery
+          ? described(orNull({ type: 'number', exclusiveMinimum: 0, maximum: LARGEST_MASS }), 'kg')
+          : { type: 'null' },
         use: choice(USES),
+        usedAt: text(LONGEST_NAME),
+        presence: choice(PRESENCES),
+        seen: described(orNull({ type: 'string', pattern: '^\\d{4}-\\d{2}-\\d{2}$' }), 'date of the last stocktaking'),
         note: text(LONGEST_NOTE),
       },
       ['name', 'kind'],

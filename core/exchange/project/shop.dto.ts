@@ -1,11 +1,14 @@
 import 'reflect-metadata'
 import { Transform, Type } from 'class-transformer'
 import { ArrayMaxSize, IsArray, IsBoolean, ValidateNested } from 'class-validator'
+import { filledRow, listKeys, type ListKey, type Row } from '../../shop/lists'
 import { SETTINGS, settingKeys, usualSettings, type SettingKey } from '../../shop/settings'
-import { usualShop, type Bit, type Shop, type Stock } from '../../shop/shop'
+import { BIT_KINDS, type Bit, type BitKind, type Shop } from '../../shop/shop'
+import { usualShop } from '../../shop/usual'
 import { INCH_GRIDS, MM_GRIDS, type LengthFormat } from '../../units/format-length'
 import { sizeError } from '../../units/length'
-import { Checked, idError, isRecord, nameError, oneOf } from './checked'
+import { Checked, isRecord, nameError, oneOf } from './checked'
+import { listError } from './list-rows'
 
 function settingsError(value: unknown): string | null {
   if (!isRecord(value)) return 'settings are written as {"setting": number}.'
@@ -18,39 +21,32 @@ function settingsError(value: unknown): string | null {
   return null
 }
 
-/** What a bit may bore, and how thick a board may be; mm. */
+/** What a bit may bore, mm. */
 export const BORE_LIMITS = [0.5, 300] as const
-export const THICKNESS_LIMITS = [1, 200] as const
+export const DEPTH_LIMITS = [1, 1000] as const
 export const MOST_BITS = 200
-export const MOST_STOCK = 200
 
 const boreError = (value: unknown) => sizeError(value, { min: BORE_LIMITS[0], max: BORE_LIMITS[1] })
+const depthError = (value: unknown) => sizeError(value, { min: DEPTH_LIMITS[0], max: DEPTH_LIMITS[1] })
 
 /** A bit as it comes in. */
 export class BitDto implements Bit {
+  @Checked((v) => oneOf(v, BIT_KINDS, 'the kind of bit')) kind: BitKind = 'forstner'
   @Checked(boreError) diameter!: number
   @Checked((v) => (v === null ? null : boreError(v))) testBore: number | null = null
+  @Checked((v) => (v === null ? null : depthError(v))) depth: number | null = null
   @IsBoolean({ message: 'toBuy is true or false.' }) toBuy: boolean = false
 }
 
-/** A board or sheet as it comes in. */
-export class StockDto implements Stock {
-  @Checked(idError) id!: string
-  @Checked(nameError) name!: string
-  @Checked(nameError) material!: string
-  @Checked((v) => sizeError(v, { min: THICKNESS_LIMITS[0], max: THICKNESS_LIMITS[1] })) thickness!: number
-}
-
-function twice(list: readonly unknown[], what: string): string | null {
-  const seen = new Set<unknown>()
-  for (const item of list) {
-    if (seen.has(item)) return `${what} ${String(item)} stands twice.`
-    seen.add(item)
+function twice(bits: unknown): string | null {
+  const seen = new Set<string>()
+  for (const bit of Array.isArray(bits) ? (bits as Bit[]) : []) {
+    const name = `${bit?.kind} ${bit?.diameter}`
+    if (seen.has(name)) return `the bit ${name} stands twice.`
+    seen.add(name)
   }
   return null
 }
-
-const listed = (value: unknown): unknown[] => (Array.isArray(value) ? value : [])
 
 /** A shop as it comes in; what is left out is taken as usual. */
 export class ShopDto implements Shop {
@@ -65,35 +61,41 @@ export class ShopDto implements Shop {
 
   @IsArray({ message: 'bits are a list.' })
   @ArrayMaxSize(MOST_BITS, { message: `at most ${MOST_BITS} bits.` })
-  @Checked((v) =>
-    twice(
-      listed(v).map((b) => (b as Bit)?.diameter),
-      'the bit',
-    ),
-  )
+  @Checked(twice)
   @ValidateNested({ each: true })
   @Type(() => BitDto)
   bits: BitDto[] = []
 
-  @IsArray({ message: 'stock is a list.' })
-  @ArrayMaxSize(MOST_STOCK, { message: `at most ${MOST_STOCK} kinds of board.` })
-  @Checked((v) =>
-    twice(
-      listed(v).map((s) => (s as Stock)?.id),
-      'the stock id',
-    ),
-  )
-  @ValidateNested({ each: true })
-  @Type(() => StockDto)
-  stock: StockDto[] = []
+  @Checked(listError('cutters')) cutters: Row<'cutters'>[] = []
+  @Checked(listError('saws')) saws: Row<'saws'>[] = []
+  @Checked(listError('machines')) machines: Row<'machines'>[] = []
+  @Checked(listError('stock')) stock: Row<'stock'>[] = []
+  @Checked(listError('offcuts')) offcuts: Row<'offcuts'>[] = []
+  @Checked(listError('materials')) materials: Row<'materials'>[] = []
+  @Checked(listError('screws')) screws: Row<'screws'>[] = []
+  @Checked(listError('brads')) brads: Row<'brads'>[] = []
+  @Checked(listError('magnets')) magnets: Row<'magnets'>[] = []
+  @Checked(listError('glues')) glues: Row<'glues'>[] = []
 }
 
-/** Fills in what a hand-written shop may leave out: bits as bare diameters, and the usual bits and boards of its unit. */
+/** Rows with what was left out filled in, an id too; anything else as it is, for the check to name. */
+const rowsFilled = (list: ListKey, rows: unknown): unknown =>
+  Array.isArray(rows)
+    ? rows.map((row: unknown, i) => (isRecord(row) ? filledRow(list, { id: `${list}-${i + 1}`, ...row }) : row))
+    : rows
+
+/**
+ * Fills in what a hand-written shop may leave out: bits as bare diameters, whole lists as they are usual with its unit,
+ * and what a row leaves out.
+ */
 export function filledShop(data: unknown): unknown {
   if (!isRecord(data)) return data
-  const { bits, stock } = usualShop('', data.unit === 'in' ? 'in' : 'mm')
-  const own = Array.isArray(data.bits)
+  const usual = usualShop('', data.unit === 'in' ? 'in' : 'mm')
+  const bits = Array.isArray(data.bits)
     ? data.bits.map((b: unknown) => (typeof b === 'number' ? { diameter: b } : b))
     : data.bits
-  return { ...data, bits: own ?? bits, stock: data.stock ?? stock }
+  const lists = Object.fromEntries(
+    listKeys.map((list) => [list, data[list] === undefined ? usual[list] : rowsFilled(list, data[list])]),
+  )
+  return { ...data, bits: bits ?? usual.bits, ...lists }
 }

@@ -1,11 +1,10 @@
 import type { Measured, NeckEnvelope } from '../../footprint/kind'
 import { kindOf } from '../../footprint/kinds'
-import { surenessOf, type Tool } from '../../footprint/tool'
+import type { Tool } from '../../footprint/tool'
 import { doubtRule } from '../../fit/rules'
 import type { SeatOrder } from '../../model/holder'
-import { SURE_SETTING } from '../../shop/shop'
 import { namedIn, type Trail } from '../../working/trail'
-import { settingOf } from '../choice-value'
+import { fieldDoubt } from '../doubt'
 import type { PlanInput, Refusal } from '../form'
 import type { Along } from './layout'
 import { extentRule } from './rules'
@@ -74,9 +73,8 @@ function doubtFigure(
   m: Measured,
 ): string {
   const terms = Object.entries(m.moves).map(([field, times]) => {
-    const key = SURE_SETTING[surenessOf(tool, field)]
-    const value = times * settingOf(input, trail, key)
-    return { value, text: times === 1 ? `{${key}}` : `{${key}} × ${times}` }
+    const doubt = fieldDoubt(input, trail, tool, field)
+    return { value: times * doubt.value, text: times === 1 ? doubt.text : `${doubt.text} × ${times}` }
   })
   const id = `${name}Doubt:${seat.id}`
   const value = terms.reduce((sum, t) => sum + t.value, 0)

@@ -1,12 +1,13 @@
 import type { Measured } from '../../footprint/kind'
-import { surenessOf, type Tool } from '../../footprint/tool'
+import type { Tool } from '../../footprint/tool'
 import { bitForTwoBores, bitToBuy, boredBy, chooseBit, isLoose, neededOpening } from '../../fit/bore'
 import { apartRule, boreRule, neededRule, sawnRule, twoBoresRule } from '../../fit/rules'
 import type { SeatOrder } from '../../model/holder'
 import { bitName } from '../../shop/bit-name'
-import { FIT_SETTING, SURE_SETTING, type Bit, type Fit } from '../../shop/shop'
+import { FIT_SETTING, type Bit, type Fit } from '../../shop/shop'
 import { namedIn, type Trail } from '../../working/trail'
 import { optionOf, settingOf } from '../choice-value'
+import { fieldDoubt } from '../doubt'
 import type { PlanInput } from '../form'
 import { choices } from './choices'
 import type { RailSeat } from './seats'
@@ -32,15 +33,14 @@ export function slotFigures(input: PlanInput, trail: Trail, at: NeckInSeat): Cut
   const { shop } = input
   const fit = FIT_SETTING[optionOf(choices, input, 'fit') as Fit]
   const allowance = settingOf(input, trail, fit)
-  const sure = SURE_SETTING[surenessOf(tool, namedIn(neck.expression)[0] ?? '')]
-  const doubt = settingOf(input, trail, sure)
+  const doubt = fieldDoubt(input, trail, tool, namedIn(neck.expression)[0] ?? '')
   const ids = { slot: `slot:${seat.id}`, end: `slot:${seat.id}`, needed: `needed:${seat.id}` }
   const needed = trail.derive(
     ids.needed,
     `Opening needed for ${place}`,
-    neededOpening(neck.value, doubt, allowance),
+    neededOpening(neck.value, doubt.value, allowance),
     neededRule,
-    `{${neckId}} + {${sure}} + {${fit}}`,
+    `{${neckId}} + ${doubt.text} + {${fit}}`,
     { print: 'up' },
   )
   const way = optionOf(choices, input, 'slots')
@@ -59,8 +59,8 @@ export function slotFigures(input: PlanInput, trail: Trail, at: NeckInSeat): Cut
 
 /** A bit's hole on the trail. @returns its figure's id */
 function holeOf({ shop }: PlanInput, trail: Trail, bit: Bit): string {
-  const id = `bit:${bit.diameter}`
-  const origin = { kind: 'bit', diameter: bit.diameter } as const
+  const id = `bit:${bit.kind}:${bit.diameter}`
+  const origin = { kind: 'bit', bit: bit.kind, diameter: bit.diameter } as const
   trail.given(id, `Hole of the ${bitName(bit.diameter, shop)} bit`, boredBy(bit), origin, { print: 'up' })
   return id
 }

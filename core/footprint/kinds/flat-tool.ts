@@ -1,0 +1,84 @@
+import { outlineBounds, polygon, rectangle } from '../../geometry/outline'
+import { plate } from '../body'
+import { across, up } from '../card'
+import { defineKind, type Drawn, type Figures } from '../define'
+
+type Key = 'length' | 'width' | 'thickness'
+
+const shape = (f: Figures<Key>, { outline }: Drawn) => {
+  if (outline) return outline
+  const [l, w] = [f.length, f.width / 2]
+  return polygon([
+    [-w * 0.45, -l],
+    [w * 0.45, -l],
+    [w * 0.4, -l * 0.25],
+    [w, -l * 0.14],
+    [w, -l * 0.05],
+    [w * 0.55, 0],
+    [w * 0.3, -l * 0.1],
+    [-w * 0.3, -l * 0.1],
+    [-w * 0.55, 0],
+    [-w, -l * 0.05],
+    [-w, -l * 0.14],
+    [-w * 0.4, -l * 0.25],
+  ])
+}
+const boxOf = (f: Figures<Key>, d: Drawn) =>
+  d.outline ? outlineBounds(d.outline) : { minX: -f.width / 2, maxX: f.width / 2, minY: -f.length, maxY: 0 }
+
+/** A flat tool known by its outline. */
+export const kind = defineKind<Key>({
+  id: 'flat-tool',
+  name: 'Wrench and flat-profiled tool',
+  covers: ['wrench', 'spanner', 'square', 'bevel gauge', 'pliers', 'snips', 'template', 'rule'],
+  shown: 'face',
+  outline: 'needed',
+  fields: {
+    thickness: {
+      label: 'Thickness',
+      hold: 'Lying flat: from the board it lies on to its highest point.',
+      sane: [0.5, 80],
+      typical: 10,
+      line: (f, d) => across('side', -f.thickness, 0, boxOf(f, d).maxY),
+    },
+    length: {
+      label: 'Length',
+      hold: 'From end to end, to check the outline by.',
+      sane: [20, 1500],
+      typical: 200,
+      optional: 'Left out, it is taken from the outline.',
+      line: (f, d) => up('face', boxOf(f, d).minY, boxOf(f, d).maxY, boxOf(f, d).minX),
+    },
+    width: {
+      label: 'Width',
+      hold: 'Across it at its widest, to check the outline by.',
+      sane: [5, 600],
+      typical: (f) => f.length * 0.22,
+      optional: 'Left out, it is taken from the outline.',
+      line: (f, d) => across('face', boxOf(f, d).minX, boxOf(f, d).maxX, boxOf(f, d).maxY),
+    },
+  },
+  delicate: [
+    { value: 'none', label: 'nothing' },
+    { value: 'edge', label: 'its edges' },
+    { value: 'jaws', label: 'the jaws' },
+  ],
+  holds: [
+    { way: 'recess', needs: ['thickness'] },
+    { way: 'magnet', needs: ['thickness'] },
+    { way: 'pin', needs: ['thickness'] },
+  ],
+  bodies: (f, d) => {
+    const box = boxOf(f, d)
+    return [
+      {
+        ...plate('blade', 'face', shape(f, d), -f.thickness, 0),
+        seen: {
+          side: rectangle(-f.thickness, box.minY, 0, box.maxY),
+          top: rectangle(box.minX, -f.thickness, box.maxX, 0),
+        },
+      },
+    ]
+  },
+  captions: { face: 'lying flat' },
+})

@@ -1,0 +1,70 @@
+import { polygon } from '../../geometry/outline'
+import { plate } from '../body'
+import { across, up } from '../card'
+import { defineKind } from '../define'
+
+type Key = 'acrossFlats' | 'shortLeg' | 'longLeg'
+
+/** A bent key, stood on its long leg. */
+export const kind = defineKind<Key>({
+  id: 'hex-key',
+  name: 'Bent key',
+  covers: ['hex key', 'socket key', 'star key', 'key'],
+  shown: 'face',
+  fields: {
+    acrossFlats: {
+      label: 'Size across flats',
+      hold: 'Across two flats that lie opposite.',
+      sane: [0.5, 30],
+      typical: 5,
+      line: (f) => across('face', -f.acrossFlats / 2, f.acrossFlats / 2, -f.longLeg, 'below'),
+    },
+    shortLeg: {
+      label: 'Short leg',
+      hold: 'From the outside of the bend to the end of the short leg.',
+      sane: [6, 150],
+      typical: 30,
+      line: (f) => across('face', -f.acrossFlats / 2, f.shortLeg - f.acrossFlats / 2, 0),
+    },
+    longLeg: {
+      label: 'Long leg',
+      hold: 'From the outside of the bend to the end of the long leg.',
+      sane: [20, 450],
+      typical: (f) => f.shortLeg * 2.8,
+      line: (f) => up('face', -f.longLeg, 0, -f.acrossFlats / 2),
+    },
+  },
+  delicate: [
+    { value: 'none', label: 'nothing' },
+    { value: 'tip', label: 'the ball end' },
+  ],
+  holds: [
+    { way: 'bore', needs: ['acrossFlats', 'longLeg', 'shortLeg'] },
+    { way: 'magnet', needs: ['acrossFlats', 'longLeg'] },
+  ],
+  clashes: [
+    {
+      fields: ['shortLeg', 'longLeg'],
+      when: (f) => f.shortLeg > f.longLeg,
+      says: (say, f) => `The short leg (${say(f.shortLeg)}) is longer than the long one (${say(f.longLeg)}).`,
+    },
+    {
+      fields: ['acrossFlats', 'shortLeg'],
+      when: (f) => f.acrossFlats >= f.shortLeg,
+      says: (say, f) => `It is as thick (${say(f.acrossFlats)}) as its short leg is long (${say(f.shortLeg)}).`,
+    },
+  ],
+  bodies: (f) => {
+    const h = f.acrossFlats / 2
+    const outline = polygon([
+      [-h, -f.longLeg],
+      [h, -f.longLeg],
+      [h, -2 * h],
+      [f.shortLeg - h, -2 * h],
+      [f.shortLeg - h, 0],
+      [0, 0],
+      [-h, -h],
+    ])
+    return [plate('blade', 'face', outline, -h, h)]
+  },
+})

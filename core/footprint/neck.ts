@@ -1,0 +1,54 @@
+import type { Attitude, Measured, Measuring, Missing, NeckEnvelope } from './kind'
+
+/** What hangs by a neck, face out: extents from the neck's middle, and the neck itself. */
+export interface FaceOut {
+  front: Measured
+  back: Measured
+  /** to the left and to the right alike, unless `left` differs */
+  right: Measured
+  left?: Measured
+  /** the neck from left to right, and from front to back */
+  width: Measured
+  thickness: Measured
+  shape: NeckEnvelope['neckShape']
+}
+
+/** A field times a factor, or a part of one field less another, as a measured extent. */
+export const part = (m: Record<string, number>, key: string, times = 1): Measured => ({
+  value: m[key]! * times,
+  expression: times === 1 ? `{${key}}` : times === 0.5 ? `{${key}} / 2` : `{${key}} × ${times}`,
+  moves: { [key]: times },
+})
+
+/** One field less another. */
+export const less = (m: Record<string, number>, whole: string, taken: string): Measured => ({
+  value: m[whole]! - m[taken]!,
+  expression: `{${whole}} − {${taken}}`,
+  moves: { [whole]: 1, [taken]: 1 },
+})
+
+/**
+ * The envelope of a tool that hangs by its neck, turned as asked: each quarter turn takes its face on to the right, the
+ * wall, the left.
+ * @param needs field keys that must be measured
+ * @param faceOut its extents in mm, given every needed figure
+ */
+export const hanging =
+  (needs: readonly string[], faceOut: (m: Record<string, number>, options: Record<string, string>) => FaceOut) =>
+  ({ measures, options }: Measuring, turn: Attitude['turn']): NeckEnvelope | Missing => {
+    const missing = needs.filter((key) => measures[key] === undefined)
+    if (missing.length > 0) return { missing }
+    const f = faceOut(measures, options)
+    const round = [f.front, f.right, f.back, f.left ?? f.right]
+    const at = (quarter: number): Measured => round[(quarter - turn + 4) % 4]!
+    const sideways = turn % 2 === 1
+    return {
+      front: at(0),
+      right: at(1),
+      back: at(2),
+      left: at(3),
+      neckAcross: sideways ? f.thickness : f.width,
+      neckAlong: sideways ? f.width : f.thickness,
+      neckShape: f.shape,
+    }
+  }
