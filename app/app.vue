@@ -37,5 +37,6 @@ onMounted(() => {
     </v-main>
     <ConflictDialog />
     <QuietNews />
+    <DevicePanel />
   </v-app>
 </template>

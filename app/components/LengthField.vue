@@ -3,6 +3,7 @@ import { computed, onBeforeUnmount, ref, watch } from 'vue'
 import { formatExact } from '#core/units/format-length'
 import { parseSize, parseLength } from '#core/units/length'
 import { useFormat } from '~/composables/useFormat'
+import { useReading, type ReadingTarget } from '~/composables/useReading'
 
 /**
  * A length typed freely, in inches or mm whatever the shop's unit. Every keystroke that can be read is passed on; what
@@ -19,8 +20,10 @@ const props = defineProps<{
   optional?: boolean
   placeholder?: string
   describedBy?: string
+  /** what of a tool it measures, for the measuring devices */
+  of?: ReadingTarget['of']
 }>()
-const emit = defineEmits<{ 'update:modelValue': [number | null]; focus: []; blur: []; next: [] }>()
+const emit = defineEmits<{ 'update:modelValue': [number | null]; focus: []; blur: []; next: []; reading: [] }>()
 
 /** How long typing must rest before an error is told, ms. */
 const REST = 500
@@ -68,6 +71,23 @@ function pass(value: number | null): void {
   emit('update:modelValue', value)
 }
 
+const { offer } = useReading()
+/** A reading of a device goes in as if it had been typed, and on to the next field. */
+function focused(): void {
+  offer({
+    quantity: 'length',
+    label: props.label,
+    of: props.of ?? null,
+    take: (value) => {
+      text.value = formatExact(value, format.value, false)
+      error.value = ''
+      pass(value)
+      emit('reading')
+    },
+  })
+  emit('focus')
+}
+
 function left(): void {
   told.value = error.value
   if (!error.value) text.value = written.value
@@ -89,7 +109,7 @@ function left(): void {
       spellcheck="false"
       inputmode="text"
       @input="read(($event.target as HTMLInputElement).value)"
-      @focus="emit('focus')"
+      @focus="focused"
       @blur="left"
       @keydown.enter.prevent="emit('next')"
     />

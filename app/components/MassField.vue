@@ -2,9 +2,15 @@
 import { computed, ref, watch } from 'vue'
 import { formatMass, massUnitFor, parseMass } from '#core/units/mass'
 import { useFormat } from '~/composables/useFormat'
+import { useReading, type ReadingTarget } from '~/composables/useReading'
 
 /** A weight typed freely, in kg, g, lb or oz; empty when it has not been on the scale. */
-const props = defineProps<{ modelValue: number | null; inputId: string }>()
+const props = defineProps<{
+  modelValue: number | null
+  inputId: string
+  label?: string
+  of?: ReadingTarget['of']
+}>()
 const emit = defineEmits<{ 'update:modelValue': [number | null]; focus: []; next: [] }>()
 
 const { format } = useFormat()
@@ -30,6 +36,24 @@ function read(input: string): void {
   passedOn = value
   emit('update:modelValue', value)
 }
+
+const { offer } = useReading()
+/** A reading of a scale goes in as if it had been typed. */
+function focused(): void {
+  offer({
+    quantity: 'mass',
+    label: props.label ?? 'Weight',
+    of: props.of ?? null,
+    take: (value) => {
+      passedOn = value
+      error.value = ''
+      text.value = formatMass(value, unit.value)
+      emit('update:modelValue', value)
+      emit('next')
+    },
+  })
+  emit('focus')
+}
 </script>
 
 <template>
@@ -42,7 +66,7 @@ function read(input: string): void {
       placeholder="not weighed"
       autocomplete="off"
       @input="read(($event.target as HTMLInputElement).value)"
-      @focus="emit('focus')"
+      @focus="focused"
       @blur="error || (text = written)"
       @keydown.enter.prevent="emit('next')"
     />

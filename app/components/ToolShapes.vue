@@ -22,6 +22,26 @@ defineProps<{ shapes: Shape[] }>()
   stroke: var(--ink);
   stroke-width: 1.1;
 }
+.body {
+  fill: var(--housing);
+  stroke: var(--ink);
+  stroke-width: 1.1;
+}
+.blade {
+  fill: var(--bright);
+  stroke: var(--ink);
+  stroke-width: 1.1;
+}
+.battery {
+  fill: var(--battery);
+  stroke: var(--ink);
+  stroke-width: 1.1;
+}
+.hole {
+  fill: var(--paper);
+  stroke: var(--ink);
+  stroke-width: 1.1;
+}
 .handle {
   fill: var(--wood);
   stroke: var(--ink);

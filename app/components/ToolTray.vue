@@ -1,106 +1,118 @@
 <script setup lang="ts">
-import { computed } from 'vue'
-import { unmeasured, remarksOn } from '#core/footprint/measuring'
+import { useVirtualizer } from '@tanstack/vue-virtual'
+import { computed, nextTick, onBeforeUnmount, onMounted, ref, watch } from 'vue'
 import type { Tool } from '#core/footprint/tool'
 import { standing } from '~/composables/tools'
+import { heapsOf, rowsOf, type Sort } from '~/composables/trayLayout'
 import { useFormat } from '~/composables/useFormat'
-import { useRecords } from '~/stores/records'
 
-/** The tools laid out in their groups, silhouettes to one scale and hung on one line, so that a wrong figure is seen. */
-const props = defineProps<{ tools: Tool[]; open: string | null; chosen: Set<string> }>()
-const emit = defineEmits<{ show: [id: string]; toggle: [id: string] }>()
+/**
+ * The tools laid out, silhouettes to one scale and hung on one line, so that a wrong figure is seen. Only the rows in
+ * sight are there.
+ */
+const props = defineProps<{
+  tools: readonly Tool[]
+  open: string | null
+  chosen: ReadonlySet<string>
+  housed: ReadonlySet<string>
+  sort: Sort
+  /** px a mm */
+  scale: number
+}>()
+const emit = defineEmits<{ show: [id: string]; choose: [ids: string[], on: boolean] }>()
 
-/** Pixels a millimetre. */
-const SCALE = 0.4
-/** Room round a silhouette, px. */
-const ROOM = 14
-
-const records = useRecords()
-const { format, length } = useFormat()
-const housed = computed(() => new Set(records.holders.flatMap((h) => h.seats.map((s) => s.tool))))
-
-const groups = computed(() => {
-  const byGroup = new Map<string, Tool[]>()
-  for (const tool of props.tools) byGroup.set(tool.group, [...(byGroup.get(tool.group) ?? []), tool])
-  return [...byGroup]
-    .sort(([a], [b]) => (a === '' ? 1 : b === '' ? -1 : a.localeCompare(b)))
-    .map(([name, tools]) => {
-      const all = tools.map((tool) => {
-        const stand = standing(tool)
-        const missing = unmeasured(tool).length
-        const doubt = remarksOn(tool, length).length > 0
-        return { ...stand, missing, doubt, width: (stand.box.maxX - stand.box.minX) * SCALE + 2 * ROOM }
-      })
-      return {
-        name,
-        all,
-        above: Math.max(...all.map((s) => s.box.maxY)) * SCALE + ROOM,
-        below: -Math.min(...all.map((s) => s.box.minY)) * SCALE + ROOM / 2,
-      }
-    })
+const { format } = useFormat()
+const scroller = ref<HTMLElement>()
+const width = ref(900)
+let watcher: ResizeObserver | undefined
+onMounted(() => {
+  watcher = new ResizeObserver(([entry]) => (width.value = Math.max(220, entry!.contentRect.width)))
+  watcher.observe(scroller.value!)
 })
+onBeforeUnmount(() => watcher?.disconnect())
+
+const heaps = computed(() => heapsOf(props.tools.map(standing), props.sort, (id) => props.housed.has(id)))
+const rows = computed(() => rowsOf(heaps.value, width.value, props.scale))
+const virtual = useVirtualizer(
+  computed(() => ({
+    count: rows.value.length,
+    getScrollElement: () => scroller.value ?? null,
+    estimateSize: (i: number) => rows.value[i]!.height,
+    overscan: 1,
+  })),
+)
+watch(rows, () => virtual.value.measure(), { flush: 'post' })
+
+/** The tools in the order in which they are shown. */
+const shown = computed(() => heaps.value.flatMap((h) => h.all.map((s) => s.tool.id)))
+let last: string | null = null
+/** One tool, or with shift all from the one before to this. */
+function toggle(id: string, range: boolean) {
+  const on = !props.chosen.has(id)
+  const [a, b] = [last === null ? -1 : shown.value.indexOf(last), shown.value.indexOf(id)]
+  emit('choose', range && a >= 0 ? shown.value.slice(Math.min(a, b), Math.max(a, b) + 1) : [id], on)
+  last = id
+}
+
+const rowWith = (id: string) => rows.value.findIndex((r) => r.stretches.some((s) => s.cells.some((c) => c.stand.tool.id === id)))
+/** Brings the open tool into sight when another is opened. */
+watch(
+  () => props.open,
+  (id) => {
+    const at = id ? rowWith(id) : -1
+    if (at >= 0) void nextTick(() => virtual.value.scrollToIndex(at, { align: 'auto' }))
+  },
+)
+
+/** Arrow keys go from tool to tool. */
+function move(event: KeyboardEvent) {
+  const at = shown.value.indexOf((event.target as HTMLElement).dataset.tool ?? '')
+  const step = event.key === 'ArrowRight' ? 1 : event.key === 'ArrowLeft' ? -1 : 0
+  const id = at >= 0 && step !== 0 ? shown.value[at + step] : undefined
+  if (!id) return
+  event.preventDefault()
+  virtual.value.scrollToIndex(rowWith(id), { align: 'auto' })
+  requestAnimationFrame(() => scroller.value?.querySelector<HTMLElement>(`[data-tool="${CSS.escape(id)}"]`)?.focus())
+}
 const bar = computed(() => (format.value.unit === 'mm' ? { mm: 100, text: '100 mm' } : { mm: 101.6, text: '4"' }))
 </script>
 
 <template>
-  <div>
-    <svg
-      v-if="tools.length > 0"
-      class="bar"
-      :width="bar.mm * SCALE + 70"
-      height="16"
-      role="img"
-      :aria-label="`Scale: ${bar.text}`"
-    >
-      <path :d="`M1 3v8M1 7h${bar.mm * SCALE}M${1 + bar.mm * SCALE} 3v8`" />
-      <text :x="bar.mm * SCALE + 8" y="12">{{ bar.text }}</text>
+  <div class="tray">
+    <svg v-if="tools.length > 0" class="bar" :width="bar.mm * scale + 70" height="16" role="img" :aria-label="`Scale: ${bar.text}`">
+      <path :d="`M1 3v8M1 7h${bar.mm * scale}M${1 + bar.mm * scale} 3v8`" />
+      <text :x="bar.mm * scale + 8" y="12">{{ bar.text }}</text>
     </svg>
-    <div class="groups">
-      <section v-for="group in groups" :key="group.name" class="group">
-        <h2>
-          {{ group.name || 'No group yet' }} <span class="quiet small">{{ group.all.length }}</span>
-        </h2>
-        <ul>
-          <li
-            v-for="s in group.all"
-            :key="s.tool.id"
-            :class="{ open: s.tool.id === open, chosen: chosen.has(s.tool.id) }"
-          >
-            <button
-              class="tool"
-              :style="{ minWidth: `${Math.max(96, s.width)}px` }"
-              :aria-current="s.tool.id === open"
-              @click="emit('show', s.tool.id)"
-            >
-              <svg class="shape" :width="s.width" :height="group.above + group.below" aria-hidden="true">
-                <path class="line" :d="`M0 ${group.above}H${s.width}`" />
-                <g
-                  :transform="`translate(${ROOM - s.box.minX * SCALE} ${group.above}) scale(${SCALE})`"
-                  :class="{ guess: s.missing > 0 }"
-                >
-                  <ToolShapes :shapes="s.shapes" />
-                </g>
-              </svg>
-              <span class="name">{{ s.tool.name }}</span>
-              <span v-if="s.missing > 0" class="told doubt">{{ s.missing }} to measure</span>
-              <span v-else-if="s.doubt" class="told doubt">look again</span>
-              <span v-else class="quiet small">{{ housed.has(s.tool.id) ? 'has a place' : 'no place yet' }}</span>
-            </button>
-            <label class="pick">
-              <input type="checkbox" :checked="chosen.has(s.tool.id)" @change="emit('toggle', s.tool.id)" />
-              <span class="hidden-text">Choose {{ s.tool.name }}</span>
-            </label>
-          </li>
-        </ul>
-      </section>
+    <div ref="scroller" class="scroller" data-test="tray" tabindex="-1" @keydown="move">
+      <div class="whole" :style="{ height: `${virtual.getTotalSize()}px` }">
+        <template v-for="v in virtual.getVirtualItems()" :key="v.index">
+          <TrayRow
+            v-if="rows[v.index]"
+            class="placed"
+            :style="{ transform: `translateY(${v.start}px)` }"
+            :row="rows[v.index]!"
+            :scale="scale"
+            :open="open"
+            :chosen="chosen"
+            :housed="housed"
+            @show="emit('show', $event)"
+            @toggle="toggle"
+          />
+        </template>
+      </div>
     </div>
   </div>
 </template>
 
 <style scoped>
+.tray {
+  display: flex;
+  flex-direction: column;
+  min-height: 0;
+}
 .bar {
   display: block;
-  margin-bottom: 2px;
+  flex: none;
 }
 .bar path {
   stroke: var(--pencil);
@@ -110,82 +122,22 @@ const bar = computed(() => (format.value.unit === 'mm' ? { mm: 100, text: '100 m
   fill: var(--pencil);
   font-size: 12px;
 }
-.groups {
-  display: flex;
-  flex-wrap: wrap;
-  gap: 16px 36px;
-  margin-top: 12px;
+.scroller {
+  flex: 1;
+  overflow-y: auto;
+  overflow-x: hidden;
+  min-height: 0;
+  contain: strict;
 }
-.group {
-  min-width: 0;
+.scroller:focus-visible {
+  outline: none;
 }
-h2 {
-  border-bottom: 1px solid var(--rule);
-  padding-bottom: 3px;
-}
-ul {
-  list-style: none;
-  margin: 6px 0 0;
-  padding: 0;
-  display: flex;
-  flex-wrap: wrap;
-  gap: 4px 2px;
-}
-li {
+.whole {
   position: relative;
 }
-.tool {
-  font: inherit;
-  color: inherit;
-  background: none;
-  border: 1.5px solid transparent;
-  border-radius: 4px;
-  cursor: pointer;
-  display: flex;
-  flex-direction: column;
-  align-items: center;
-  padding: 26px 4px 6px;
-  height: 100%;
-}
-.tool:hover {
-  background: var(--faint);
-}
-.open .tool {
-  border-color: var(--chalk);
-  background: var(--sheet);
-}
-.chosen .tool {
-  background: var(--faint);
-}
-.line {
-  stroke: var(--chalk);
-  stroke-width: 1;
-  stroke-dasharray: 5 3;
-  opacity: 0.5;
-}
-.guess {
-  opacity: 0.4;
-}
-.name {
-  max-width: 130px;
-  line-height: 1.2;
-  text-align: center;
-  overflow-wrap: anywhere;
-  display: -webkit-box;
-  -webkit-line-clamp: 2;
-  -webkit-box-orient: vertical;
-  overflow: hidden;
-}
-.pick {
+.placed {
   position: absolute;
   top: 0;
   left: 0;
-  padding: 5px;
-  cursor: pointer;
-}
-.pick input {
-  width: 17px;
-  height: 17px;
-  accent-color: var(--chalk);
 }
 </style>

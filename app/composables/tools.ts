@@ -1,35 +1,45 @@
 import { kindOf } from '#core/footprint/kinds'
 import type { Shape } from '#core/footprint/kind'
-import type { Tool } from '#core/footprint/tool'
+import { remarksOn, unmeasured } from '#core/footprint/measuring'
+import { plainTool, type Tool } from '#core/footprint/tool'
 import { outlineBounds, unite, type Bounds } from '#core/geometry/outline'
+import { svgPath } from '#core/geometry/svg-path'
 
-/** A tool as it stands in the tray: its silhouette from the side and the box round it, mm. */
+/** A tool as it stands in the tray: what is seen of it, the box round it (mm), and what is to be said of it. */
 export interface Standing {
   tool: Tool
   shapes: Shape[]
+  paths: { part: Shape['part']; d: string }[]
   box: Bounds
+  /** figures still to be measured */
+  missing: number
+  /** figures that contradict each other or are out of the ordinary */
+  doubt: boolean
+  /** what a search looks in, in lower case */
+  words: string
 }
 
+/** A tool's record is replaced when it changes, never changed in place, so what is worked out from it stands with it. */
+const known = new WeakMap<Tool, Standing>()
+
 export function standing(tool: Tool): Standing {
-  const shapes = kindOf(tool.kind)?.silhouette(tool).side ?? []
-  return {
-    tool,
-    shapes,
-    box: unite(shapes.map((s) => outlineBounds(s.outline))) ?? { minX: 0, minY: 0, maxX: 1, maxY: 1 },
+  let found = known.get(tool)
+  if (!found) {
+    const kind = kindOf(tool.kind)
+    const shapes = kind?.silhouette(tool)[kind.shown] ?? []
+    found = {
+      tool,
+      shapes,
+      paths: shapes.map((s) => ({ part: s.part, d: svgPath(s.outline) })),
+      box: unite(shapes.map((s) => outlineBounds(s.outline))) ?? { minX: 0, minY: 0, maxX: 1, maxY: 1 },
+      missing: unmeasured(tool).length,
+      doubt: remarksOn(tool, String).length > 0,
+      words: [tool.name, tool.group, kind?.name, ...(kind?.covers ?? []), tool.usedAt, tool.note].join(' ').toLowerCase(),
+    }
+    known.set(tool, found)
   }
+  return found
 }
 
 /** A new tool with nothing measured yet. */
-export const blankTool = (group = ''): Tool => ({
-  id: crypto.randomUUID(),
-  name: '',
-  kind: 'headed',
-  group,
-  measures: {},
-  options: { head: 'block', neck: 'round' },
-  sure: 'rule',
-  sureOf: {},
-  mass: null,
-  use: 'weekly',
-  note: '',
-})
+export const blankTool = (group = '', kind = 'headed'): Tool => ({ ...plainTool(crypto.randomUUID(), kind, ''), group })

@@ -9,15 +9,18 @@ export interface Problem {
   current?: unknown
 }
 
+/** Tells this window from others on the same records. */
+export const WINDOW = crypto.randomUUID()
+
 /** How long an answer is waited for, ms. */
 const PATIENCE = 8000
 
 /** Asks the server. Never throws: a server or database that is away is an answer too. */
-export async function ask<T>(method: 'GET' | 'PUT' | 'DELETE', path: string, body?: unknown): Promise<Answer<T>> {
+export async function ask<T>(method: 'GET' | 'PUT' | 'POST' | 'DELETE', path: string, body?: unknown): Promise<Answer<T>> {
   try {
     const response = await fetch(path, {
       method,
-      headers: body === undefined ? {} : { 'content-type': 'application/json' },
+      headers: { 'x-window': WINDOW, ...(body === undefined ? {} : { 'content-type': 'application/json' }) },
       ...(body === undefined ? {} : { body: JSON.stringify(body) }),
       signal: AbortSignal.timeout(PATIENCE),
     })

@@ -5,7 +5,7 @@ import { keyOf, type Contents, type Kept, type RecordKind } from './record'
 import { useRecords } from './records'
 
 /** One record before and after a change; null where it did not exist. */
-interface Step {
+export interface Step {
   kind: RecordKind
   id: string
   shop: string
@@ -63,6 +63,13 @@ export const useHistory = defineStore('history', () => {
     undone.length = 0
   }
 
+  /** Notes a deed that is saved already, so that it can be undone like any other. */
+  function note(label: string, steps: Step[]): void {
+    done.push({ label, steps, at: 0 })
+    if (done.length > MOST) done.shift()
+    undone.length = 0
+  }
+
   /** Changes one record of the current shop; null deletes it. What is typed digit by digit is one deed, unless `alone`. */
   function change<K extends RecordKind>(
     label: string,
@@ -98,7 +105,7 @@ export const useHistory = defineStore('history', () => {
   }
 
   return {
-    act, change, undo, redo, forget,
+    act, note, change, undo, redo, forget,
     undoable: computed(() => done.at(-1)?.label ?? null),
     redoable: computed(() => undone.at(-1)?.label ?? null),
   } // prettier-ignore

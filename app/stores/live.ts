@@ -1,6 +1,6 @@
 import { defineStore } from 'pinia'
 import { ref } from 'vue'
-import { ask } from './backend'
+import { ask, WINDOW } from './backend'
 import { useHistory } from './history'
 import { useOutbox } from './outbox'
 import { keyOf, taken, type RecordKind } from './record'
@@ -8,6 +8,9 @@ import { useRecords } from './records'
 
 /** No sign of life from the server for this long, ms, means that the connection is cut. */
 const SILENCE = 4500
+
+/** News of many changes at once is waited for this long, ms, and then read in one go. */
+const TOGETHER = 700
 
 interface Heard {
   kind: RecordKind
@@ -27,6 +30,7 @@ export const useLive = defineStore('live', () => {
   const news = ref('')
   let silence: ReturnType<typeof setTimeout> | undefined
   let source: EventSource | undefined
+  let many: ReturnType<typeof setTimeout> | undefined
 
   function alive(): void {
     clearTimeout(silence)
@@ -83,6 +87,13 @@ export const useLive = defineStore('live', () => {
     source.addEventListener('change', (event) => {
       alive()
       void hear(JSON.parse((event as MessageEvent<string>).data) as Heard)
+    })
+    source.addEventListener('many', (event) => {
+      alive()
+      const { shops, by } = JSON.parse((event as MessageEvent<string>).data) as { shops: string[]; by: string }
+      if (by === WINDOW || !shops.includes(records.shopId ?? '')) return
+      clearTimeout(many)
+      many = setTimeout(() => void catchUp(), TOGETHER)
     })
     clearTimeout(silence)
     silence = setTimeout(cut, SILENCE)

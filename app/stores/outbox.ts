@@ -1,12 +1,15 @@
 import { defineStore } from 'pinia'
 import { computed, shallowReactive } from 'vue'
-import { ask } from './backend'
-import { keyOf, sameData, sending, taken, type Kept, type RecordKind } from './record'
+import { ask, type Problem } from './backend'
+import { asChange, keyOf, sameData, sending, taken, type ManyAnswer, type Kept, type RecordKind } from './record'
 import { useRecords } from './records'
 
 /** How long after the last change a record is sent, and how long after a failure it is tried again, ms. */
 const PAUSE = 350
 const AGAIN = 1500
+/** From so many records on, they are sent together, and so many at once. */
+const TOGETHER = 12
+const AT_ONCE = 200
 const BOX = 'fingerling:unsaved:'
 
 /** Where a record stands on its way to the server. */
@@ -39,9 +42,23 @@ export const useOutbox = defineStore('outbox', () => {
     return states.length > 0 ? 'saving' : 'saved'
   })
 
+  /** Records whose turn has come, sent in one go at the end of it. */
+  const due = new Set<string>()
   const later = (key: string, ms: number) => {
     clearTimeout(timers.get(key))
-    timers.set(key, setTimeout(() => void send(key), ms)) // prettier-ignore
+    timers.set(key, setTimeout(() => fallDue(key), ms)) // prettier-ignore
+  }
+
+  function fallDue(key: string): void {
+    if (due.size === 0) setTimeout(sendDue)
+    due.add(key)
+  }
+
+  function sendDue(): void {
+    const keys = [...due]
+    due.clear()
+    if (keys.length < TOGETHER) for (const key of keys) void send(key)
+    else for (let i = 0; i < keys.length; i += AT_ONCE) void sendTogether(keys.slice(i, i + AT_ONCE))
   }
 
   /** Notes that a record has changed here and must be saved. */
@@ -64,26 +81,56 @@ export const useOutbox = defineStore('outbox', () => {
     pending.delete(key)
   }
 
-  async function send(key: string): Promise<void> {
+  /** The record as it goes out now, marked as on its way; null when there is nothing to send. */
+  function outgoing(key: string): Kept | null {
     const record = records.all.get(key)
     const now = pending.get(key)
-    if (!record || !now || now.state === 'sending' || now.state === 'conflict') return
-    if (record.data === null && record.version === 0) return settled(key) // made and deleted again before it was ever saved
+    if (!record || !now || now.state === 'sending' || now.state === 'conflict') return null
+    if (record.data === null && record.version === 0) {
+      settled(key) // made and deleted again before it was ever saved
+      return null
+    }
     pending.set(key, { state: 'sending', ...(now.state === 'away' ? { again: true } : {}) })
+    return record
+  }
+
+  async function send(key: string): Promise<void> {
+    const record = outgoing(key)
+    if (!record) return
     const path = `/api/${record.kind}/${encodeURIComponent(record.id)}`
     const answer =
       record.data === null
         ? await ask<Record<string, unknown>>('DELETE', `${path}?version=${record.version}`)
         : await ask<Record<string, unknown>>('PUT', path, sending(record))
 
-    if (answer.kind === 'away') {
-      pending.set(key, { state: 'away' })
-      return later(key, AGAIN)
-    }
+    if (answer.kind === 'away') return tryAgain(key)
     if (answer.kind === 'ok') return saved(key, record, taken(record.kind, answer.value))
-    if (answer.status === 409)
-      return stale(key, record, taken(record.kind, answer.problem.current as Record<string, unknown>))
-    pending.set(key, { state: 'refused', message: answer.problem.detail })
+    turnedDown(key, record, answer.status, answer.problem)
+  }
+
+  /** Many records in one request; each is answered by itself. */
+  async function sendTogether(keys: string[]): Promise<void> {
+    const sent = keys.map(outgoing).filter((r) => r !== null)
+    if (sent.length === 0) return
+    const answer = await ask<ManyAnswer>('POST', '/api/changes', { changes: sent.map(asChange) })
+    const results = answer.kind === 'ok' ? answer.value.results : []
+    sent.forEach((record, i) => {
+      const key = keyOf(record)
+      const result = results[i]
+      if (!result) return answer.kind === 'problem' ? turnedDown(key, record, answer.status, answer.problem) : tryAgain(key)
+      if (result.record) saved(key, record, taken(record.kind, result.record))
+      else turnedDown(key, record, result.status, result.problem!)
+    })
+  }
+
+  function tryAgain(key: string): void {
+    pending.set(key, { state: 'away' })
+    later(key, AGAIN)
+  }
+
+  function turnedDown(key: string, record: Kept, status: number, problem: Problem): void {
+    if (status === 409) stale(key, record, taken(record.kind, problem.current as Record<string, unknown>))
+    else pending.set(key, { state: 'refused', message: problem.detail })
   }
 
   /** The server has `sent`; what was typed since goes after it. */

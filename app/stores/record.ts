@@ -1,6 +1,7 @@
 import type { Tool } from '#core/footprint/tool'
 import type { Holder } from '#core/model/holder'
 import type { Shop } from '#core/shop/shop'
+import type { Problem } from './backend'
 
 /** What each kind of record holds. */
 export interface Contents {
@@ -41,6 +42,17 @@ export const sending = (record: Kept) => ({
   ...(record.kind === 'shops' ? {} : { shop: record.shop }),
   version: record.version,
 })
+
+/** A record as one of many changes that are sent together. */
+export const asChange = (record: Kept) =>
+  record.data === null
+    ? { kind: record.kind, remove: { id: record.id, version: record.version } }
+    : { kind: record.kind, save: { ...sending(record), id: record.id } }
+
+/** What the server answers to many changes, in their order. */
+export interface ManyAnswer {
+  results: { status: number; record?: Record<string, unknown>; problem?: Problem }[]
+}
 
 function ordered(value: unknown): unknown {
   if (Array.isArray(value)) return value.map(ordered)

@@ -74,7 +74,7 @@ export function cardOf(
   const boxes = new Map(views.map((v) => [v, unite(silhouette[v].map((s) => outlineBounds(s.outline)))!]))
   const size = Math.max(...[...boxes.values()].map((b) => Math.max((b.maxX - b.minX) * 0.62, b.maxY - b.minY)))
   const step = size / 8
-  const card: Card = { shapes: [], lines: [], captions: [] }
+  const card: Card = { shapes: [], lines: [], captions: [], views: [] }
   let right = 0
   for (const view of views) {
     const here = list.filter(([, m]) => m.view === view)
@@ -84,6 +84,7 @@ export function cardOf(
       Math.max(0, ...here.filter(([, m]) => m.place === place).map(([field]) => rank.get(field)!))
     const left = rows('left') * step * 1.7
     const dx = right + left - box.minX
+    card.views.push({ view, at: { x: dx, y: 0 } })
     card.shapes.push(...silhouette[view].map((s) => ({ part: s.part, outline: moved(s.outline, dx, 0) })))
     for (const [field, m] of here) {
       const shift = (p: Point): Point => ({ x: p.x + dx, y: p.y })

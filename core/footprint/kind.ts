@@ -61,6 +61,8 @@ export interface Card {
   lines: CardLine[]
   /** what is seen where */
   captions: { text: string; at: Point }[]
+  /** where the tool’s own origin stands in the drawing, by view */
+  views: { view: View; at: Point }[]
 }
 
 /** What a rail feels of a tool that hangs by its neck in a slot: all in mm, in the attitude asked for. */

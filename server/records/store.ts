@@ -1,6 +1,6 @@
 import type { Knex } from 'knex'
-import { invalid, notFound, stale } from '../http/problem'
-import { announce } from './changes'
+import { invalid, notFound, Problem, stale } from '../http/problem'
+import { announce, announceMany, type Change } from './changes'
 import type { Incoming } from './incoming'
 import { READERS, type RecordKind, type Stored } from './record'
 
@@ -94,52 +94,111 @@ export async function discard(trx: Knex, kind: RecordKind, id: string, version: 
   return version + 1
 }
 
-/** Makes a new record. @throws Problem 409 when the id is taken, 400 when the shop is unknown */
-export async function create(knex: Knex, kind: RecordKind, record: Incoming): Promise<Representation> {
+const changeOf = (kind: RecordKind, made: Representation): Change => ({
+  kind,
+  id: made.id,
+  version: made.version,
+  shop: made.shop ?? made.id,
+})
+
+/** Makes a new record, inside the caller's transaction. @throws Problem 409 when the id is taken, 400 when the shop is unknown */
+async function createIn(trx: Knex, kind: RecordKind, record: Incoming): Promise<Representation> {
   try {
-    await knex.transaction((trx) => insert(trx, kind, record))
+    await insert(trx, kind, record)
   } catch (error) {
-    if ((error as { errno?: number }).errno === DUPLICATE) throw stale(await read(knex, kind, record.id))
+    if ((error as { errno?: number }).errno === DUPLICATE) throw stale(await read(trx, kind, record.id))
     throw error
   }
-  const made = await read(knex, kind, record.id)
-  announce({ kind, id: made.id, version: made.version, shop: made.shop ?? made.id })
-  return made
+  return read(trx, kind, record.id)
 }
 
 /** Changes one row under its lock, if its version is the one expected. */
-async function change(
-  knex: Knex,
+async function changeIn(
+  trx: Knex,
   kind: RecordKind,
   id: string,
   version: number,
-  values: (trx: Knex) => Promise<object>,
+  values: object,
 ): Promise<Representation> {
-  const changed = await knex.transaction(async (trx) => {
-    const row = (await trx<Row>(kind).where({ id }).forUpdate().first()) as Row | undefined
-    if (!row) throw notFound(READERS[kind].one)
-    if (row.version !== version) throw stale(represent(row))
-    await trx(kind)
-      .where({ id })
-      .update({ ...(await values(trx)), version: version + 1, updated_at: new Date() })
-    return read(trx, kind, id)
-  })
-  announce({ kind, id, version: changed.version, shop: changed.shop ?? id })
-  return changed
+  const row = (await trx<Row>(kind).where({ id }).forUpdate().first()) as Row | undefined
+  if (!row) throw notFound(READERS[kind].one)
+  if (row.version !== version) throw stale(represent(row))
+  await trx(kind)
+    .where({ id })
+    .update({ ...values, version: version + 1, updated_at: new Date() })
+  return read(trx, kind, id)
 }
 
 /**
  * Saves a record over the version it was read at; version 0 makes a new one. Saving a deleted record brings it back.
- * @throws Problem 404, 409 with what is stored, 400
+ * Inside the caller's transaction.
  */
+async function saveIn(trx: Knex, kind: RecordKind, record: Incoming): Promise<Representation> {
+  if (record.version === 0) return createIn(trx, kind, record)
+  await knownShop(trx, kind, record.shop)
+  return changeIn(trx, kind, record.id, record.version, { ...columns(kind, record), deleted_at: null })
+}
+
+/** Makes a new record. @throws Problem 409 when the id is taken, 400 when the shop is unknown */
+export async function create(knex: Knex, kind: RecordKind, record: Incoming): Promise<Representation> {
+  const made = await knex.transaction((trx) => createIn(trx, kind, record))
+  announce(changeOf(kind, made))
+  return made
+}
+
+/** Saves a record over the version it was read at; version 0 makes a new one. @throws Problem 404, 409 with what is stored, 400 */
 export async function save(knex: Knex, kind: RecordKind, record: Incoming): Promise<Representation> {
-  if (record.version === 0) return create(knex, kind, record)
-  return change(knex, kind, record.id, record.version, async (trx) => {
-    await knownShop(trx, kind, record.shop)
-    return { ...columns(kind, record), deleted_at: null }
-  })
+  const saved = await knex.transaction((trx) => saveIn(trx, kind, record))
+  announce(changeOf(kind, saved))
+  return saved
 }
 
 /** Marks a record deleted; it can be brought back by saving it. @throws Problem 404, 409 */
-export const remove = (knex: Knex, kind: RecordKind, id: string, version: number): Promise<Representation> =>
-  change(knex, kind, id, version, async () => ({ deleted_at: new Date() }))
+export async function remove(knex: Knex, kind: RecordKind, id: string, version: number): Promise<Representation> {
+  const gone = await knex.transaction((trx) => changeIn(trx, kind, id, version, { deleted_at: new Date() }))
+  announce(changeOf(kind, gone))
+  return gone
+}
+
+/** One of many changes: a record to save, or one to delete at a version. */
+export type Wanted =
+  | { kind: RecordKind; save: Incoming }
+  | { kind: RecordKind; remove: { id: string; version: number } }
+  /** what came in was no change at all */
+  | { problem: Problem }
+
+/** What became of one of many changes. */
+export type Outcome = { status: number; record: Representation } | { status: number; problem: Problem }
+
+/**
+ * Makes many changes in one transaction. One that can't be made is answered by itself and changes nothing; the others
+ * are made.
+ * @param by the window they come from, told with the news of them
+ */
+export async function changeMany(knex: Knex, wanted: readonly Wanted[], by: string): Promise<Outcome[]> {
+  const changes: Change[] = []
+  const outcomes = await knex.transaction(async (trx) => {
+    const done: Outcome[] = []
+    for (const change of wanted) {
+      if ('problem' in change) {
+        done.push({ status: change.problem.status, problem: change.problem })
+        continue
+      }
+      try {
+        const record = await trx.transaction((inner) =>
+          'save' in change
+            ? saveIn(inner, change.kind, change.save)
+            : changeIn(inner, change.kind, change.remove.id, change.remove.version, { deleted_at: new Date() }),
+        )
+        changes.push(changeOf(change.kind, record))
+        done.push({ status: 200, record })
+      } catch (error) {
+        if (!(error instanceof Problem)) throw error
+        done.push({ status: error.status, problem: error })
+      }
+    }
+    return done
+  })
+  if (changes.length > 0) announceMany({ shops: [...new Set(changes.map((c) => c.shop))], by })
+  return outcomes
+}

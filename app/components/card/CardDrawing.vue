@@ -1,5 +1,6 @@
 <script setup lang="ts">
 import { computed } from 'vue'
+import { centreOfGravity } from '#core/footprint/balance'
 import { kindOf } from '#core/footprint/kinds'
 import type { CardLine } from '#core/footprint/kind'
 import type { Tool } from '#core/footprint/tool'
@@ -57,7 +58,7 @@ const drawing = computed(() => {
     const upright = Math.abs(a.x - b.x) < 1
     const short = Math.abs(a.x - b.x) < 46 && !upright
     const label = upright
-      ? { x: a.x - 26, y: (a.y + b.y) / 2 }
+      ? { x: a.x + (line.offset < 0 ? 28 : -28), y: (a.y + b.y) / 2 }
       : short
         ? { x: b.x + 32, y: a.y }
         : { x: (a.x + b.x) / 2, y: a.y - 1 }
@@ -72,7 +73,14 @@ const drawing = computed(() => {
       missing: value === undefined,
     }
   })
-  return { scale, x0, y0, lines, captions: card.value.captions.map((c) => ({ text: c.text, at: at(c.at) })) }
+  const centre = centreOfGravity(props.tool)
+  const balance = centre
+    ? card.value.views.map((v) => {
+        const own = { face: [centre.x, centre.z], side: [centre.y, centre.z], top: [centre.x, centre.y] }[v.view]
+        return at({ x: v.at.x + own[0]!, y: v.at.y + own[1]! })
+      })
+    : []
+  return { scale, x0, y0, lines, balance, captions: card.value.captions.map((c) => ({ text: c.text, at: at(c.at) })) }
 })
 </script>
 
@@ -80,6 +88,11 @@ const drawing = computed(() => {
   <svg class="card" :viewBox="`0 0 ${WIDTH} ${HEIGHT}`" role="group" :aria-label="`Where to measure: ${kind.name}`">
     <g :transform="`translate(${drawing.x0} ${drawing.y0}) scale(${drawing.scale})`">
       <ToolShapes :shapes="card.shapes" />
+    </g>
+    <g v-for="(b, i) in drawing.balance" :key="`b${i}`" class="centre" :transform="`translate(${b.x} ${b.y})`">
+      <title>Where its weight is centred</title>
+      <circle r="5" />
+      <path d="M-5 0H5M0 -5V5" />
     </g>
     <text v-for="c in drawing.captions" :key="c.text" class="caption" :x="c.at.x" :y="c.at.y + 8">{{ c.text }}</text>
     <g
@@ -117,6 +130,13 @@ const drawing = computed(() => {
   font: italic 12px var(--head);
   fill: var(--pencil);
   text-anchor: middle;
+}
+.centre circle {
+  fill: var(--paper);
+  stroke: var(--ink);
+}
+.centre path {
+  stroke: var(--ink);
 }
 .line {
   cursor: pointer;
