@@ -1,16 +1,22 @@
 import { planCommand } from './plan'
+import { toolsCommand } from './tools'
 
 const USAGE = `Fingerling on the command line
 
   plan FILE [--holder ID]   read a project file (- for standard input) and print the plan of each holder as JSON
+  tools FILE [options]      read a list of tools, CSV or JSON, and print it
+      --as json|csv         what it is printed as (json)
+      --unit mm|in          what figures without a unit are, and what CSV is printed in (mm)
+      --kind KIND           kind of the tools that don't say theirs
 
-The file is described in docs/formats/project.md. Lengths are millimetres.
+The files are described in docs/formats/project.md and docs/formats/tools.md. Lengths are millimetres.
 `
 
 /** Ends with 0, or with 2 and a message on standard error when what came in can't be used. */
 async function main(args: string[]): Promise<number> {
   const [command, ...rest] = args
   if (command === 'plan') return planCommand(rest)
+  if (command === 'tools') return toolsCommand(rest)
   const asked = command === undefined || command === 'help' || command === '--help'
   ;(asked ? process.stdout : process.stderr).write(asked ? USAGE : `There is no command ${command}.\n\n${USAGE}`)
   return asked ? 0 : 2

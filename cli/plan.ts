@@ -1,40 +1,28 @@
-import { readFile } from 'node:fs/promises'
-import { text } from 'node:stream/consumers'
 import { worstOf } from '#core/checks/verdict'
 import { design } from '#core/choose/design'
 import { planFile } from '#core/exchange/plan-file'
 import { readProject } from '#core/exchange/project/read'
-
-const fail = (message: string): number => {
-  process.stderr.write(`${message}\n`)
-  return 2
-}
-
-async function input(file: string): Promise<string> {
-  return file === '-' ? text(process.stdin) : readFile(file, 'utf8')
-}
+import { fail, input, named, option } from './input'
 
 /** `plan FILE [--holder ID]`: prints the plans as JSON. @returns the exit code */
 export async function planCommand(args: string[]): Promise<number> {
-  const at = args.indexOf('--holder')
-  const only = at >= 0 ? args[at + 1] : undefined
-  if (at >= 0 && only === undefined) return fail('--holder wants the id of a holder.')
-  const [file, ...more] = at >= 0 ? [...args.slice(0, at), ...args.slice(at + 2)] : args
+  const rest = [...args]
+  const only = option(rest, 'holder')
+  if (only === null) return fail('--holder wants the id of a holder.')
+  const [file, ...more] = rest
   if (file === undefined) return fail('Which file? plan FILE, or plan - for standard input.')
   if (more.length > 0) return fail(`Not understood: ${more.join(' ')}`)
 
   let content: string
   try {
-    content = await input(file)
+    content = (await input(file)).toString('utf8')
   } catch (error) {
     return fail(`Can’t read ${file}: ${(error as Error).message}`)
   }
   const project = readProject(content)
   if (!project.ok) {
-    const where = file === '-' ? 'standard input' : file
-    return fail(
-      [`${where} can’t be used:`, ...project.problems.map((p) => `  ${p.path || 'the file'}: ${p.message}`)].join('\n'),
-    )
+    const problems = project.problems.map((p) => `  ${p.path || 'the file'}: ${p.message}`)
+    return fail([`${named(file)} can’t be used:`, ...problems].join('\n'))
   }
   const { shop, tools, holders } = project.value
   const asked = only === undefined ? holders : holders.filter((h) => h.id === only)

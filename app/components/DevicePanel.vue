@@ -41,20 +41,10 @@ const LOW = 15
         <button v-if="d.unit !== '°'" class="btn tiny" @mousedown.prevent @click="devices.press(d.device, 'unit')">
           {{ d.unit }}
         </button>
-        <button
-          class="btn tiny"
-          :aria-pressed="d.relative"
-          @mousedown.prevent
-          @click="devices.press(d.device, 'zero')"
-        >
+        <button class="btn tiny" :aria-pressed="d.relative" @mousedown.prevent @click="devices.press(d.device, 'zero')">
           Nought
         </button>
-        <button
-          v-if="d.battery < LOW"
-          class="btn tiny"
-          @mousedown.prevent
-          @click="devices.press(d.device, 'battery')"
-        >
+        <button v-if="d.battery < LOW" class="btn tiny" @mousedown.prevent @click="devices.press(d.device, 'battery')">
           Change battery
         </button>
         <button

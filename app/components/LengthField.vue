@@ -15,6 +15,7 @@ const props = defineProps<{
   inputId?: string
   /** may be nought */
   noughtAllowed?: boolean
+  min?: number
   max?: number
   /** may be left empty, which passes on null */
   optional?: boolean
@@ -59,7 +60,11 @@ function read(input: string): void {
     return
   }
   const { unit } = format.value
-  const limits = { ...(props.noughtAllowed ? { min: 0 } : {}), ...(props.max === undefined ? {} : { max: props.max }) }
+  const least = props.noughtAllowed ? 0 : props.min
+  const limits = {
+    ...(least === undefined ? {} : { min: least }),
+    ...(props.max === undefined ? {} : { max: props.max }),
+  }
   const reading = parseLength(input, unit).ok ? parseSize(input, unit, limits) : parseLength(input, unit)
   error.value = reading.ok ? '' : reading.message
   if (reading.ok && input !== written.value) pass(reading.value)

@@ -27,7 +27,7 @@ watch(phrase, (text) => {
   if (read.noun) noun.value = read.noun
   if (read.kind) kindId.value = read.kind.id
   if (read.field) field.value = read.field
-  if (read.values.length > 0) list.value = text.slice(text.search(/[.\d½¼¾⅛⅜⅝⅞](?=[^,:]*$|.*\d)/)).replace(/^.*?[a-z]{3,}\s+/i, '')
+  if (read.values.length > 0) list.value = read.list
 })
 const kind = computed(() => kindOf(kindId.value)!)
 watch(kind, (k) => {
@@ -39,7 +39,10 @@ const shared = computed(() => {
   const measures = props.from?.kind === kindId.value ? props.from.measures : {}
   return kind.value.fields.filter((f) => f.key !== field.value && measures[f.key] !== undefined)
 })
-const ready = computed(() => field.value !== '' && read.value.values.length > 0 && list.value.trim() !== '' && read.value.problems.length === 0)
+const ready = computed(
+  () =>
+    field.value !== '' && read.value.values.length > 0 && list.value.trim() !== '' && read.value.problems.length === 0,
+)
 
 function make() {
   if (!ready.value) return
@@ -65,7 +68,14 @@ function make() {
     <form class="several" @submit.prevent="make">
       <h2>Several at once</h2>
       <label class="over" for="several-phrase">Say it in one line, or fill in below</label>
-      <input id="several-phrase" v-model="phrase" class="field" autofocus autocomplete="off" placeholder="six chisels, widths 6 10 12 16 20 25" />
+      <input
+        id="several-phrase"
+        v-model="phrase"
+        class="field"
+        autofocus
+        autocomplete="off"
+        placeholder="six chisels, widths 6 10 12 16 20 25"
+      />
       <p v-for="t in told" :key="t" class="told doubt" role="status">{{ t }}</p>
       <div class="row">
         <div>
@@ -92,12 +102,15 @@ function make() {
           <input id="several-list" v-model="list" class="field" autocomplete="off" placeholder="6 10 12 16" />
         </div>
       </div>
-      <template v-if="list.trim()"><p v-for="t in read.problems" :key="t" class="told wrong" role="alert">{{ t }}</p></template>
+      <template v-if="list.trim()"
+        ><p v-for="t in read.problems" :key="t" class="told wrong" role="alert">{{ t }}</p></template
+      >
       <p v-if="names.length" class="made">
         <LengthText :text="names.join(' · ')" />
       </p>
       <p v-if="shared.length" class="quiet small">
-        All of them share: {{ shared.map((f) => `${f.label.toLowerCase()} ${length(from!.measures[f.key]!)}`).join(', ') }}.
+        All of them share:
+        {{ shared.map((f) => `${f.label.toLowerCase()} ${length(from!.measures[f.key]!)}`).join(', ') }}.
       </p>
       <div class="foot">
         <button class="btn main" :disabled="!ready">

@@ -1,19 +1,21 @@
 <script setup lang="ts">
 import { mdiRedo, mdiThemeLightDark, mdiUndo } from '@mdi/js'
 import { computed, ref } from 'vue'
-import { unmeasured } from '#core/footprint/measuring'
+import { lacks } from '~/composables/tools'
 import { useKeys, type Key } from '~/composables/useKeys'
 import { useTheming } from '~/composables/useTheming'
+import { useDevices } from '~/stores/devices'
 import { useHistory } from '~/stores/history'
 import { useRecords } from '~/stores/records'
 
 const records = useRecords()
 const history = useHistory()
 const theming = useTheming()
+const devices = useDevices()
 const keysShown = ref(false)
 const router = useRouter()
 
-const toMeasure = computed(() => records.tools.filter((t) => unmeasured(t).length > 0).length)
+const toMeasure = computed(() => records.tools.filter((t) => lacks(t).length > 0).length)
 
 const keys: Key[] = [
   { on: 'ctrl+z', says: 'Undo', act: history.undo },
@@ -22,6 +24,7 @@ const keys: Key[] = [
   { on: '1', says: 'Go to Today', act: () => void router.push('/') },
   { on: '2', says: 'Go to Tools', act: () => void router.push('/tools') },
   { on: '3', says: 'Go to Holders', act: () => void router.push('/holders') },
+  { on: 'd', says: 'Measuring devices', act: () => devices.show(!devices.open) },
   { on: 'u', says: 'Inches or millimetres', act: () => switchUnit() },
   { on: '?', says: 'This list', act: () => (keysShown.value = !keysShown.value) },
 ]
@@ -32,6 +35,10 @@ const elsewhere = [
   { on: 'alt+↑ / alt+↓', says: 'On a holder: move a tool along the board' },
   { on: 'Delete', says: 'On a holder: take a tool out' },
   { on: 'n', says: 'In the tray: measure a new tool' },
+  { on: 'm', says: 'In the tray: several at once' },
+  { on: '/', says: 'In the tray: search' },
+  { on: '← →', says: 'In the tray: from tool to tool' },
+  { on: 'h / m / s / b', says: 'Taking stock: here, missing, pass by, back' },
   { on: '+ / − / 0', says: 'On a drawing: closer, farther, all of it' },
 ]
 

@@ -54,7 +54,8 @@ function toggle(id: string, range: boolean) {
   last = id
 }
 
-const rowWith = (id: string) => rows.value.findIndex((r) => r.stretches.some((s) => s.cells.some((c) => c.stand.tool.id === id)))
+const rowWith = (id: string) =>
+  rows.value.findIndex((r) => r.stretches.some((s) => s.cells.some((c) => c.stand.tool.id === id)))
 /** Brings the open tool into sight when another is opened. */
 watch(
   () => props.open,
@@ -74,12 +75,20 @@ function move(event: KeyboardEvent) {
   virtual.value.scrollToIndex(rowWith(id), { align: 'auto' })
   requestAnimationFrame(() => scroller.value?.querySelector<HTMLElement>(`[data-tool="${CSS.escape(id)}"]`)?.focus())
 }
+defineExpose({ order: shown })
 const bar = computed(() => (format.value.unit === 'mm' ? { mm: 100, text: '100 mm' } : { mm: 101.6, text: '4"' }))
 </script>
 
 <template>
   <div class="tray">
-    <svg v-if="tools.length > 0" class="bar" :width="bar.mm * scale + 70" height="16" role="img" :aria-label="`Scale: ${bar.text}`">
+    <svg
+      v-if="tools.length > 0"
+      class="bar"
+      :width="bar.mm * scale + 70"
+      height="16"
+      role="img"
+      :aria-label="`Scale: ${bar.text}`"
+    >
       <path :d="`M1 3v8M1 7h${bar.mm * scale}M${1 + bar.mm * scale} 3v8`" />
       <text :x="bar.mm * scale + 8" y="12">{{ bar.text }}</text>
     </svg>

@@ -28,7 +28,12 @@ const emit = defineEmits<{ show: [id: string]; toggle: [id: string, range: boole
           :class="{ open: s.tool.id === open, chosen: chosen.has(s.tool.id) }"
           :style="{ width: `${width}px` }"
         >
-          <button class="tool" :aria-current="s.tool.id === open" :data-tool="s.tool.id" @click="emit('show', s.tool.id)">
+          <button
+            class="tool"
+            :aria-current="s.tool.id === open"
+            :data-tool="s.tool.id"
+            @click="emit('show', s.tool.id)"
+          >
             <svg class="shape" :width="width - 10" :height="row.above + row.below" aria-hidden="true">
               <path class="line" :d="`M0 ${row.above}H${width}`" />
               <g
@@ -38,7 +43,9 @@ const emit = defineEmits<{ show: [id: string]; toggle: [id: string, range: boole
                 <path v-for="(p, i) in s.paths" :key="i" :class="p.part" :d="p.d" vector-effect="non-scaling-stroke" />
               </g>
             </svg>
-            <span class="name">{{ s.tool.name }}<template v-if="s.tool.count > 1"> × {{ s.tool.count }}</template></span>
+            <span class="name"
+              >{{ s.tool.name }}<template v-if="s.tool.count > 1"> × {{ s.tool.count }}</template></span
+            >
             <span v-if="s.tool.presence === 'missing'" class="told wrong">missing</span>
             <span v-else-if="s.tool.presence === 'to come'" class="quiet small">to come</span>
             <span v-else-if="s.missing > 0" class="told doubt">{{ s.missing }} to measure</span>

@@ -7,6 +7,8 @@ export interface Difference {
 
 const isPlain = (v: unknown): v is Record<string, unknown> => typeof v === 'object' && v !== null && !Array.isArray(v)
 const inWords = (key: string) => key.replace(/([A-Z])/g, ' $1').toLowerCase()
+/** Figures that are no lengths, by the last word of where they stand. */
+const PLAIN = /(count|openTime|clampTime|gauge|remanence|stiffness|strength|density|price|gridIn|gridMm)$/i
 
 /**
  * What differs between two versions, down to single figures.
@@ -34,7 +36,8 @@ export function differences(
         )
         .join(', ')
     }
-    if (typeof value === 'number') return what === 'mass' ? `${value} kg` : length(value)
+    if (typeof value === 'number')
+      return /mass/.test(what) ? `${value} kg` : PLAIN.test(what.replaceAll(' ', '')) ? String(value) : length(value)
     return String(value)
   }
   return [{ what: what || 'it', mine: say(mine), theirs: say(theirs) }]

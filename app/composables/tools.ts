@@ -19,6 +19,15 @@ export interface Standing {
   words: string
 }
 
+const lacking = new WeakMap<Tool, readonly string[]>()
+
+/** The figures that a tool still lacks, by their labels. */
+export function lacks(tool: Tool): readonly string[] {
+  let found = lacking.get(tool)
+  if (!found) lacking.set(tool, (found = unmeasured(tool)))
+  return found
+}
+
 /** A tool's record is replaced when it changes, never changed in place, so what is worked out from it stands with it. */
 const known = new WeakMap<Tool, Standing>()
 
@@ -32,9 +41,11 @@ export function standing(tool: Tool): Standing {
       shapes,
       paths: shapes.map((s) => ({ part: s.part, d: svgPath(s.outline) })),
       box: unite(shapes.map((s) => outlineBounds(s.outline))) ?? { minX: 0, minY: 0, maxX: 1, maxY: 1 },
-      missing: unmeasured(tool).length,
+      missing: lacks(tool).length,
       doubt: remarksOn(tool, String).length > 0,
-      words: [tool.name, tool.group, kind?.name, ...(kind?.covers ?? []), tool.usedAt, tool.note].join(' ').toLowerCase(),
+      words: [tool.name, tool.group, kind?.name, ...(kind?.covers ?? []), tool.usedAt, tool.note]
+        .join(' ')
+        .toLowerCase(),
     }
     known.set(tool, found)
   }

@@ -16,7 +16,8 @@ export interface Heap {
   all: Standing[]
 }
 
-const byName = (a: Standing, b: Standing) => a.tool.name.localeCompare(b.tool.name, 'en', { numeric: true })
+const collator = new Intl.Collator('en', { numeric: true })
+const byName = (a: Standing, b: Standing) => collator.compare(a.tool.name, b.tool.name)
 const sizeOf = ({ box }: Standing) => Math.max(box.maxX - box.minX, box.maxY - box.minY)
 
 function heapsBy(all: readonly Standing[], name: (s: Standing) => string): Heap[] {
@@ -33,7 +34,7 @@ function heapsBy(all: readonly Standing[], name: (s: Standing) => string): Heap[
 export function heapsOf(all: readonly Standing[], sort: Sort, housed: (id: string) => boolean): Heap[] {
   if (sort === 'group') {
     const heaps = heapsBy(all, (s) => s.tool.group)
-    heaps.sort((a, b) => (a.name === '' ? 1 : b.name === '' ? -1 : a.name.localeCompare(b.name)))
+    heaps.sort((a, b) => (a.name === '' ? 1 : b.name === '' ? -1 : collator.compare(a.name, b.name)))
     return heaps.map((h) => ({ ...h, name: h.name || 'No group yet' }))
   }
   const sorted = [...all].sort(byName)

@@ -1,5 +1,6 @@
+import { filledRow, LISTS, type AnyRow, type ListKey } from '#core/shop/lists'
 import type { SettingKey } from '#core/shop/settings'
-import type { Bit, Shop, Stock } from '#core/shop/shop'
+import { sameBit, type Bit, type Shop } from '#core/shop/shop'
 import { useHistory } from '~/stores/history'
 import { useRecords } from '~/stores/records'
 
@@ -7,16 +8,40 @@ import { useRecords } from '~/stores/records'
 export function useShopSettings() {
   const records = useRecords()
   const history = useHistory()
-  const patch = (label: string, more: Partial<Shop>) => {
-    if (records.shop && records.shopId) history.change(label, 'shops', records.shopId, { ...records.shop, ...more })
+  const patch = (label: string, more: Partial<Shop>, alone = false) => {
+    if (records.shop && records.shopId)
+      history.change(label, 'shops', records.shopId, { ...records.shop, ...more }, alone)
   }
+  const rows = (list: ListKey) => records.shop![list] as unknown as AnyRow[]
+  const setRows = (list: ListKey, now: AnyRow[], label: string, alone = false) =>
+    patch(label, { [list]: now } as Partial<Shop>, alone)
   return {
     patch,
     setting: (key: SettingKey, value: number, label: string) =>
       patch(label, { settings: { ...records.shop!.settings, [key]: value } }),
-    bit: (diameter: number, more: Partial<Bit>, label = 'Bit') =>
-      patch(label, { bits: records.shop!.bits.map((b) => (b.diameter === diameter ? { ...b, ...more } : b)) }),
-    stock: (id: string, more: Partial<Stock>, label = 'Board') =>
-      patch(label, { stock: records.shop!.stock.map((s) => (s.id === id ? { ...s, ...more } : s)) }),
+    bit: (which: Pick<Bit, 'kind' | 'diameter'>, more: Partial<Bit>, label = 'Bit') =>
+      patch(label, { bits: records.shop!.bits.map((b) => (sameBit(b, which) ? { ...b, ...more } : b)) }),
+    rows,
+    /** Changes cells of one row. */
+    row: (list: ListKey, id: string, more: Partial<AnyRow>, label = 'Row') =>
+      setRows(
+        list,
+        rows(list).map((r) => (r.id === id ? ({ ...r, ...more } as AnyRow) : r)),
+        label,
+      ),
+    /** Adds a row with the usual cells, after the one given or at the end. @returns its id */
+    addRow(list: ListKey, given: Partial<AnyRow> = {}): string {
+      const id = crypto.randomUUID().slice(0, 8)
+      const row = filledRow(list, { name: `New ${LISTS[list].one}`, ...given, id }) as AnyRow
+      setRows(list, [...rows(list), row], `New ${LISTS[list].one}`, true)
+      return id
+    },
+    removeRow: (list: ListKey, id: string) =>
+      setRows(
+        list,
+        rows(list).filter((r) => r.id !== id),
+        `Delete a ${LISTS[list].one}`,
+        true,
+      ),
   }
 }

@@ -2,7 +2,7 @@
 import { computed } from 'vue'
 import { worstOf } from '#core/checks/verdict'
 import { design } from '#core/choose/design'
-import { unmeasured } from '#core/footprint/measuring'
+import { lacks } from '~/composables/tools'
 import { useNewHolder } from '~/composables/useNewHolder'
 import { useRecords } from '~/stores/records'
 
@@ -11,9 +11,9 @@ const records = useRecords()
 const { newHolder } = useNewHolder()
 const router = useRouter()
 
-const toMeasure = computed(() => records.tools.filter((t) => unmeasured(t).length > 0))
+const toMeasure = computed(() => records.tools.filter((t) => lacks(t).length > 0))
 const housed = computed(() => new Set(records.holders.flatMap((h) => h.seats.map((s) => s.tool))))
-const homeless = computed(() => records.tools.filter((t) => !housed.value.has(t.id) && unmeasured(t).length === 0))
+const homeless = computed(() => records.tools.filter((t) => !housed.value.has(t.id) && lacks(t).length === 0))
 const looked = computed(() =>
   records.holders.map((holder) => {
     const d = design({ shop: records.shop!, tools: records.toolsById, holder })
@@ -48,7 +48,7 @@ const next = computed<Next>(() => {
   if (unmeasuredTool)
     return {
       title: unmeasuredTool.name,
-      why: `Still to measure: ${unmeasured(unmeasuredTool).join(', ').toLowerCase()}.`,
+      why: `Still to measure: ${lacks(unmeasuredTool).join(', ').toLowerCase()}.`,
       button: 'Measure it',
       go: () => void router.push(`/tools?tool=${unmeasuredTool.id}`),
     }

@@ -16,7 +16,11 @@ export const WINDOW = crypto.randomUUID()
 const PATIENCE = 8000
 
 /** Asks the server. Never throws: a server or database that is away is an answer too. */
-export async function ask<T>(method: 'GET' | 'PUT' | 'POST' | 'DELETE', path: string, body?: unknown): Promise<Answer<T>> {
+export async function ask<T>(
+  method: 'GET' | 'PUT' | 'POST' | 'DELETE',
+  path: string,
+  body?: unknown,
+): Promise<Answer<T>> {
   try {
     const response = await fetch(path, {
       method,

@@ -117,7 +117,8 @@ export const useOutbox = defineStore('outbox', () => {
     sent.forEach((record, i) => {
       const key = keyOf(record)
       const result = results[i]
-      if (!result) return answer.kind === 'problem' ? turnedDown(key, record, answer.status, answer.problem) : tryAgain(key)
+      if (!result)
+        return answer.kind === 'problem' ? turnedDown(key, record, answer.status, answer.problem) : tryAgain(key)
       if (result.record) saved(key, record, taken(record.kind, result.record))
       else turnedDown(key, record, result.status, result.problem!)
     })

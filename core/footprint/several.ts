@@ -13,6 +13,8 @@ export interface Several {
   field: string | null
   /** mm */
   values: number[]
+  /** the list of figures as it was written */
+  list: string
   /** what does not fit together, in the shop's words */
   problems: string[]
 }
@@ -85,6 +87,7 @@ export function readSeveral(text: string, unit: LengthUnit, given: Kind | null =
       kind: given,
       field: null,
       values: [],
+      list: '',
       problems: ['Write it like: six chisels, widths 6 10 12 16 20 25'],
     }
   }
@@ -102,7 +105,7 @@ export function readSeveral(text: string, unit: LengthUnit, given: Kind | null =
       `${count} are asked for, but ${values.length} ${values.length === 1 ? 'figure is' : 'figures are'} given.`,
     )
   if (values.length > MOST_AT_ONCE) problems.push(`At most ${MOST_AT_ONCE} at once.`)
-  return { noun: single(noun), kind, field, values: values.slice(0, MOST_AT_ONCE), problems }
+  return { noun: single(noun), kind, field, values: values.slice(0, MOST_AT_ONCE), list, problems }
 }
 
 /** Names for like tools that differ in one figure: 'Chisel 16 mm'. */

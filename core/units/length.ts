@@ -69,26 +69,32 @@ export interface SizeLimits {
 export function parseSize(text: string, unit: LengthUnit, limits: SizeLimits = {}): Reading {
   const reading = parseLength(text, unit)
   if (!reading.ok) return reading
-  const message = sizeError(reading.value, limits)
+  const message = sizeError(reading.value, limits, unit)
   return message === null ? reading : bad(`${quoted(text)}: ${message}`)
+}
+
+/** A limit as a person who works in `unit` would say it. @param mm the limit */
+function limitTold(mm: number, unit: LengthUnit): string {
+  const short = (value: number, digits: number) => String(Number(value.toFixed(digits)))
+  if (unit === 'in') return mm >= 1000 ? `${short(mm / 304.8, 1)} ft` : `${short(mm / 25.4, 2)} in`
+  return mm >= 1000 ? `${short(mm / 1000, 3)} m` : `${short(mm, 3)} mm`
 }
 
 /**
  * Why a number can't be a size, in the shop's words, or null when it can.
  * @param value mm
+ * @param unit what limits are told in
  */
-export function sizeError(value: unknown, limits: SizeLimits = {}): string | null {
+export function sizeError(value: unknown, limits: SizeLimits = {}, unit: LengthUnit = 'mm'): string | null {
   const { min, max = LARGEST_SIZE } = limits
   if (typeof value !== 'number' || Number.isNaN(value)) return 'this is not a number.'
   if (value > max || !Number.isFinite(value)) {
-    return max >= 1000 ? `more than ${max / 1000} m can’t be right here.` : `more than ${max} mm can’t be right here.`
+    return `more than ${limitTold(max, unit)} can’t be right here.`
   }
   if (min === undefined ? value <= 0 : value < min) {
-    return value < 0
-      ? 'a size can’t be negative.'
-      : value === 0
-        ? 'a size can’t be nought.'
-        : `less than ${min} mm can’t be right here.`
+    if (value < 0) return 'a size can’t be negative.'
+    if (value === 0) return 'a size can’t be nought.'
+    return `less than ${limitTold(min ?? 0, unit)} can’t be right here.`
   }
   return null
 }

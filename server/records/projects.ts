@@ -67,14 +67,16 @@ export async function restoreProject(trx: Knex, kept: KeptProject): Promise<Chan
 
 const OURS = ['version', 'createdAt', 'updatedAt', 'deleted', 'shop'] as const
 
+/** A record without what only the database has of it. */
+export const withoutOurs = (record: Record<string, unknown>): Record<string, unknown> =>
+  Object.fromEntries(Object.entries(record).filter(([key]) => !OURS.includes(key as (typeof OURS)[number])))
+
 /** A shop with all its tools and holders, as a project file. @throws Problem 404 */
 export async function exportProject(knex: Knex, shopId: string): Promise<Record<string, unknown>> {
-  const strip = (record: Record<string, unknown>) =>
-    Object.fromEntries(Object.entries(record).filter(([key]) => !OURS.includes(key as (typeof OURS)[number])))
-  const { id: _, ...shop } = strip(await read(knex, 'shops', shopId))
-  const tools = (await list(knex, 'tools', shopId)).map(strip)
+  const { id: _, ...shop } = withoutOurs(await read(knex, 'shops', shopId))
+  const tools = (await list(knex, 'tools', shopId)).map(withoutOurs)
   const there = new Set(tools.map((t) => t.id))
-  const holders = (await list(knex, 'holders', shopId)).map(strip).map((holder) => ({
+  const holders = (await list(knex, 'holders', shopId)).map(withoutOurs).map((holder) => ({
     ...holder,
     seats: (holder.seats as { tool: string }[]).filter((seat) => there.has(seat.tool)),
   }))

@@ -82,7 +82,13 @@ function read({ key, label }: FieldDeclaration, index: number) {
         <option v-for="s in SURENESS" :key="s" :value="s">{{ SURE_LABEL[s] }}</option>
       </select>
       <p v-if="taken.has(field.key)" class="told quiet" role="status">
-        {{ taken.get(field.key)!.length }} of {{ readings }}: {{ taken.get(field.key)!.map((v) => bare(v)).join(', ') }}
+        {{ taken.get(field.key)!.length }} of {{ readings }}:
+        {{
+          taken
+            .get(field.key)!
+            .map((v) => bare(v))
+            .join(', ')
+        }}
       </p>
       <p v-else-if="tool.spread[field.key] !== undefined" class="told quiet">
         the middle of several readings, {{ bare(tool.spread[field.key]!, 'up') }} apart at most

@@ -70,16 +70,25 @@ const view = computed(() => {
 <template>
   <section class="outline">
     <h3>Outline <span v-if="kind.outline === 'possible'" class="quiet small">instead of width and height</span></h3>
-    <svg v-if="shown && box" :viewBox="view" role="img" :aria-label="`Outline, ${length(box.maxX - box.minX)} by ${length(box.maxY - box.minY)}`">
+    <svg
+      v-if="shown && box"
+      :viewBox="view"
+      role="img"
+      :aria-label="`Outline, ${length(box.maxX - box.minX)} by ${length(box.maxY - box.minY)}`"
+    >
       <path class="line" :d="svgPath(shown)" vector-effect="non-scaling-stroke" />
       <g class="bar" :transform="`translate(${(box.minX + box.maxX) / 2 - bar.mm / 2} ${-box.minY + bar.mm * 0.1})`">
-        <path :d="`M0 ${-bar.mm * 0.02}v${bar.mm * 0.04}M0 0h${bar.mm}M${bar.mm} ${-bar.mm * 0.02}v${bar.mm * 0.04}`" vector-effect="non-scaling-stroke" />
+        <path
+          :d="`M0 ${-bar.mm * 0.02}v${bar.mm * 0.04}M0 0h${bar.mm}M${bar.mm} ${-bar.mm * 0.02}v${bar.mm * 0.04}`"
+          vector-effect="non-scaling-stroke"
+        />
         <text :x="bar.mm / 2" :y="bar.mm * 0.1" :font-size="bar.mm * 0.085">{{ bar.text }}</text>
       </g>
     </svg>
     <p v-if="shown && box" class="small">
-      <LengthText :text="`${length(box.maxX - box.minX)} by ${length(box.maxY - box.minY)}`" />, {{ shown.segments.length }} pieces,
-      {{ shown.segments.filter((s) => s.kind === 'arc').length }} of them arcs. Check it against the bar.
+      <LengthText :text="`${length(box.maxX - box.minX)} by ${length(box.maxY - box.minY)}`" />,
+      {{ shown.segments.length }} pieces, {{ shown.segments.filter((s) => s.kind === 'arc').length }} of them arcs.
+      Check it against the bar.
     </p>
     <template v-if="found">
       <p v-for="n in found.notes" :key="n" class="told doubt">{{ n }}</p>
@@ -93,7 +102,9 @@ const view = computed(() => {
       <button v-for="u in UNITS" :key="u.label" class="btn tiny" @click="pick(u.mm)">{{ u.label }}</button>
     </div>
     <p v-if="wrong" class="told wrong" role="alert">{{ wrong }}</p>
-    <p v-for="r in remarks.filter((x) => x.field === 'outline')" :key="r.message" class="told" :class="r.level">{{ r.message }}</p>
+    <p v-for="r in remarks.filter((x) => x.field === 'outline')" :key="r.message" class="told" :class="r.level">
+      {{ r.message }}
+    </p>
     <div class="row">
       <label class="btn file">
         Read SVG or DXF
@@ -104,7 +115,13 @@ const view = computed(() => {
     </div>
     <template v-if="typing">
       <label class="over" for="outline-points">Points, one to a line: across, then up</label>
-      <textarea id="outline-points" v-model="points" class="field" rows="5" placeholder="0 0&#10;120 0&#10;120 40&#10;0 40" />
+      <textarea
+        id="outline-points"
+        v-model="points"
+        class="field"
+        rows="5"
+        placeholder="0 0&#10;120 0&#10;120 40&#10;0 40"
+      />
       <button class="btn" @click="readTyped">Draw them</button>
     </template>
   </section>

@@ -19,13 +19,21 @@ function add() {
   const here = at.value
   const rest = props.tool.profile.filter((p) => Math.abs(p.at - here) > 1e-9)
   if (rest.length < props.tool.profile.length) notice.say('The diameter at this height was put anew.', true)
-  emit('change', [...rest, { at: here, diameter: diameter.value }].sort((a, b) => a.at - b.at))
+  emit(
+    'change',
+    [...rest, { at: here, diameter: diameter.value }].sort((a, b) => a.at - b.at),
+  )
   at.value = null
   diameter.value = null
   void nextTick(() => document.getElementById(`${id}-at`)?.focus())
 }
+const toDiameter = () => document.getElementById(`${id}-diameter`)?.focus()
 const set = (i: number, value: number | null) =>
-  value !== null && emit('change', props.tool.profile.map((p, j) => (j === i ? { ...p, diameter: value } : p)))
+  value !== null &&
+  emit(
+    'change',
+    props.tool.profile.map((p, j) => (j === i ? { ...p, diameter: value } : p)),
+  )
 </script>
 
 <template>
@@ -50,7 +58,12 @@ const set = (i: number, value: number | null) =>
             <button
               class="btn bare tiny"
               :aria-label="`Remove diameter ${i + 1}`"
-              @click="emit('change', tool.profile.filter((_, j) => j !== i))"
+              @click="
+                emit(
+                  'change',
+                  tool.profile.filter((_, j) => j !== i),
+                )
+              "
             >
               ✕
             </button>
@@ -67,11 +80,19 @@ const set = (i: number, value: number | null) =>
         placeholder="at a height of"
         nought-allowed
         optional
-        @next="at !== null && $el.querySelector('[data-of=diameter] input')?.focus()"
+        @next="at !== null && toDiameter()"
+        @reading="toDiameter"
       />
-      <span data-of="diameter"
-        ><LengthField v-model="diameter" label="Another diameter" placeholder="diameter" optional @next="add" @reading="add"
-      /></span>
+      <LengthField
+        v-model="diameter"
+        :input-id="`${id}-diameter`"
+        label="Another diameter"
+        aria-label="Another diameter"
+        placeholder="diameter"
+        optional
+        @next="add"
+        @reading="add"
+      />
       <button class="btn" :disabled="at === null || diameter === null" @click="add">Add</button>
     </div>
     <p v-for="r in remarks.filter((x) => x.field === 'profile')" :key="r.message" class="told" :class="r.level">

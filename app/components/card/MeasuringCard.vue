@@ -6,6 +6,7 @@ import { holdable } from '#core/footprint/measuring'
 import { PRESENCES, SURENESS, USES, type Sureness, type Tool } from '#core/footprint/tool'
 import { useReadings } from '~/composables/useReadings'
 import { useToolCard } from '~/composables/useToolCard'
+import { useDevices } from '~/stores/devices'
 import { useRecords } from '~/stores/records'
 
 /** One tool's card: its figures in the order in which they are taken, with the drawing that says where. */
@@ -18,6 +19,7 @@ const emit = defineEmits<{ copy: []; remove: []; next: []; several: []; room: []
 
 const records = useRecords()
 const readings = useReadings()
+const devices = useDevices()
 const lit = ref<string | null>(null)
 const { kind, remarks, patch, measure, measured, sureness, allSure, become } = useToolCard(() => props.tool)
 const figures = computed(() => kind.value.fields.filter((f) => !f.balance))
@@ -137,6 +139,16 @@ const setCount = (text: string) => {
           @update:model-value="readings.set($event as 1 | 3)"
         />
       </div>
+      <div class="devices">
+        <button
+          class="btn"
+          :aria-pressed="devices.open"
+          title="Caliper, scale, angle gauge ( d )"
+          @click="devices.show(!devices.open)"
+        >
+          Devices
+        </button>
+      </div>
     </div>
     <CardFigures
       :tool="tool"
@@ -189,7 +201,9 @@ const setCount = (text: string) => {
           :model-value="tool.mass"
           @update:model-value="patch('Weight', { mass: $event })"
           @focus="lit = null"
-          @next="focusOn(kind.battery ? 'tool-mass-battery' : balances.length ? fieldId(balances[0]!.key) : 'tool-next')"
+          @next="
+            focusOn(kind.battery ? 'tool-mass-battery' : balances.length ? fieldId(balances[0]!.key) : 'tool-next')
+          "
         />
       </div>
       <div v-if="kind.battery">
@@ -259,7 +273,9 @@ const setCount = (text: string) => {
           <VerdictMark :level="w.lacks.length ? 'watch' : 'pass'" />
           <span
             >{{ w.says
-            }}<span v-if="w.lacks.length" class="quiet">: still to measure {{ w.lacks.join(', ').toLowerCase() }}</span></span
+            }}<span v-if="w.lacks.length" class="quiet"
+              >: still to measure {{ w.lacks.join(', ').toLowerCase() }}</span
+            ></span
           >
         </li>
       </ul>
@@ -280,7 +296,9 @@ const setCount = (text: string) => {
       <button id="tool-next" class="btn main" @click="emit('next')">Next tool</button>
       <button class="btn" @click="emit('copy')">Copy</button>
       <button class="btn" @click="emit('several')">More like it …</button>
-      <button class="btn" title="Keeps a place for one more about this size" @click="emit('room')">Leave room for one more</button>
+      <button class="btn" title="Keeps a place for one more about this size" @click="emit('room')">
+        Leave room for one more
+      </button>
       <span class="spring" />
       <button class="btn" @click="emit('remove')">Delete</button>
     </div>
@@ -322,6 +340,10 @@ const setCount = (text: string) => {
 }
 .row > .count {
   flex: 0 0 76px;
+}
+.row > .devices {
+  flex: 0 0 auto;
+  align-self: end;
 }
 .over-like {
   font-size: 0.86rem;

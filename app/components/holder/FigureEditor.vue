@@ -37,8 +37,8 @@ function set(value: number | null) {
   } else if (value === null) return
   else if (o.kind === 'shop') shop.setting(o.key as SettingKey, value, props.figure.label)
   else if (o.kind === 'choice') emit('choose', o.key, value)
-  else if (o.kind === 'bit') shop.bit(o.diameter, { testBore: value }, 'Test bore')
-  else if (o.kind === 'stock') shop.stock(o.id, { thickness: value }, 'Thickness')
+  else if (o.kind === 'bit') shop.bit({ kind: o.bit, diameter: o.diameter }, { testBore: value }, 'Test bore')
+  else if (o.kind === 'stock') shop.row('stock', o.id, { [o.key]: value }, props.figure.label)
 }
 const from = computed(() => {
   const o = origin.value
@@ -52,7 +52,10 @@ const from = computed(() => {
 
 <template>
   <div class="editor">
-    <NuxtLink v-if="fixed" to="/shop" class="small">{{
+    <NuxtLink v-if="origin.kind === 'readings'" :to="`/tools?tool=${origin.tool}`" class="small"
+      >from the readings on its card</NuxtLink
+    >
+    <NuxtLink v-else-if="fixed" to="/shop" class="small">{{
       origin.kind === 'choice' ? 'follows from the choice above' : 'set under the shop'
     }}</NuxtLink>
     <template v-else>

@@ -2,85 +2,110 @@
 import { mdiClose } from '@mdi/js'
 import { computed, ref } from 'vue'
 import { bitName } from '#core/shop/bit-name'
-import { plainBit, type Shop } from '#core/shop/shop'
+import { BIT_KINDS, newBit, sameBit, type Bit, type BitKind, type Shop } from '#core/shop/shop'
 import { useFormat } from '~/composables/useFormat'
 import { useNotice } from '~/composables/useNotice'
 import { useShopSettings } from '~/composables/useShopSettings'
 
-/** The bits a shop owns, with the holes they really make. */
+/** The bits a shop owns or could buy, with the holes they really make and how deep they bore. */
 const props = defineProps<{ shop: Shop }>()
 const { format } = useFormat()
 const notice = useNotice()
 const change = useShopSettings()
 
-const bits = computed(() => [...props.shop.bits].sort((a, b) => a.diameter - b.diameter))
-const newBit = ref<number | null>(null)
-function addBit() {
-  const diameter = newBit.value
-  if (diameter === null) return
-  if (props.shop.bits.some((b) => Math.abs(b.diameter - diameter) < 1e-6))
-    notice.say(`A ${bitName(diameter, format.value)} bit is in the list already.`)
-  else change.patch('New bit', { bits: [...props.shop.bits, plainBit(diameter)] })
-  newBit.value = null
+const drawers = computed(() =>
+  BIT_KINDS.map((kind) => ({
+    kind,
+    bits: props.shop.bits.filter((b) => b.kind === kind).sort((a, b) => a.diameter - b.diameter),
+  })).filter((d) => d.bits.length > 0),
+)
+const size = ref<number | null>(null)
+const kind = ref<BitKind>('forstner')
+const called = (b: Bit) => `${bitName(b.diameter, format.value)} ${b.kind}`
+function add() {
+  if (size.value === null) return
+  const bit = newBit(kind.value, size.value)
+  if (props.shop.bits.some((b) => sameBit(b, bit))) notice.say(`A ${called(bit)} bit is in the list already.`)
+  else change.patch('New bit', { bits: [...props.shop.bits, bit] }, true)
+  size.value = null
 }
 </script>
 
 <template>
-  <section>
-    <h2>Bits you own</h2>
+  <section id="bits">
+    <h2>Bits</h2>
     <p class="quiet small">
       Bore a test hole and measure it: a bit that wanders makes a bigger one, and slots follow what it really makes.
     </p>
-    <table class="plain bits">
-      <thead>
-        <tr>
-          <th>Bit</th>
-          <th>Test bore</th>
-          <th>To buy</th>
-          <th />
-        </tr>
-      </thead>
-      <tbody>
-        <tr v-for="b in bits" :key="b.diameter">
-          <td>{{ bitName(b.diameter, format) }}</td>
-          <td>
-            <LengthField
-              :model-value="b.testBore"
-              :label="`Test bore of the ${bitName(b.diameter, format)} bit`"
-              optional
-              placeholder="not measured"
-              :max="300"
-              @update:model-value="change.bit(b.diameter, { testBore: $event }, 'Test bore')"
-            />
-          </td>
-          <td>
-            <input
-              type="checkbox"
-              :checked="b.toBuy"
-              :aria-label="`The ${bitName(b.diameter, format)} bit is still to be bought`"
-              @change="change.bit(b.diameter, { toBuy: ($event.target as HTMLInputElement).checked }, 'To buy')"
-            />
-          </td>
-          <td>
-            <button
-              class="btn bare tiny"
-              :aria-label="`Remove the ${bitName(b.diameter, format)} bit`"
-              @click="change.patch('Delete a bit', { bits: shop.bits.filter((x) => x.diameter !== b.diameter) })"
-            >
-              <v-icon :icon="mdiClose" size="16" />
-            </button>
-          </td>
-        </tr>
-      </tbody>
-    </table>
-    <form class="add" @submit.prevent="addBit">
+    <div class="scroll">
+      <table class="plain bits">
+        <thead>
+          <tr>
+            <th>Bit</th>
+            <th>Test bore</th>
+            <th>Bores to a depth of</th>
+            <th>To buy</th>
+            <th><span class="hidden-text">Remove</span></th>
+          </tr>
+        </thead>
+        <tbody v-for="d in drawers" :key="d.kind">
+          <tr>
+            <th colspan="5" scope="rowgroup" class="kind">{{ d.kind }}</th>
+          </tr>
+          <tr v-for="b in d.bits" :key="b.diameter">
+            <td><LengthText :text="bitName(b.diameter, format)" /></td>
+            <td>
+              <LengthField
+                :model-value="b.testBore"
+                :label="`Test bore of the ${called(b)} bit`"
+                optional
+                placeholder="not measured"
+                :max="300"
+                @update:model-value="change.bit(b, { testBore: $event }, 'Test bore')"
+              />
+            </td>
+            <td>
+              <LengthField
+                :model-value="b.depth"
+                :label="`Greatest depth of the ${called(b)} bit`"
+                optional
+                placeholder="not measured"
+                :max="1000"
+                @update:model-value="change.bit(b, { depth: $event }, 'Greatest depth')"
+              />
+            </td>
+            <td>
+              <input
+                type="checkbox"
+                :checked="b.toBuy"
+                :aria-label="`The ${called(b)} bit is still to be bought`"
+                @change="change.bit(b, { toBuy: ($event.target as HTMLInputElement).checked }, 'To buy')"
+              />
+            </td>
+            <td>
+              <button
+                class="btn bare tiny"
+                :aria-label="`Remove the ${called(b)} bit`"
+                @click="change.patch('Delete a bit', { bits: shop.bits.filter((x) => !sameBit(x, b)) }, true)"
+              >
+                <v-icon :icon="mdiClose" size="16" />
+              </button>
+            </td>
+          </tr>
+        </tbody>
+      </table>
+    </div>
+    <form class="add" @submit.prevent="add">
+      <select v-model="kind" class="field" aria-label="Kind of another bit">
+        <option v-for="k in BIT_KINDS" :key="k" :value="k">{{ k }}</option>
+      </select>
       <LengthField
-        v-model="newBit"
+        v-model="size"
         label="Diameter of another bit"
         optional
         placeholder="another size"
         :max="300"
-        @next="addBit"
+        @next="add"
       />
       <button class="btn">Add the bit</button>
     </form>
@@ -91,16 +116,27 @@ function addBit() {
 h2 {
   margin-bottom: 6px;
 }
-.bits {
-  max-width: 620px;
+.scroll {
+  overflow-x: auto;
 }
-.bits td:nth-child(2) {
-  width: 200px;
+.bits {
+  max-width: 700px;
+}
+.bits td:nth-child(2),
+.bits td:nth-child(3) {
+  width: 180px;
+  min-width: 110px;
+}
+.kind {
+  color: var(--ink);
+  border-bottom-width: 1px;
+  padding-top: 10px;
 }
 .add {
-  display: flex;
+  display: grid;
+  grid-template-columns: 130px 1fr auto;
   gap: 8px;
-  max-width: 420px;
+  max-width: 460px;
   margin-top: 8px;
 }
 </style>

@@ -35,6 +35,14 @@ const settingValue = (key: SettingKey) => props.shop.settings[key]
             :model-value="settingValue(key)"
             @update:model-value="$event !== null && change.setting(key, $event, SETTINGS[key].label)"
           />
+          <AngleField
+            v-else-if="SETTINGS[key].quantity === 'angle'"
+            :model-value="settingValue(key)"
+            :label="SETTINGS[key].label"
+            :min="SETTINGS[key].min"
+            :max="SETTINGS[key].max"
+            @update:model-value="$event !== null && change.setting(key, $event, SETTINGS[key].label)"
+          />
           <NumberField
             v-else
             :model-value="settingValue(key)"

@@ -1,27 +1,28 @@
 <script setup lang="ts">
 import { computed } from 'vue'
-import { usualShop } from '#core/shop/usual'
+import { LISTS, listKeys, type ListKey } from '#core/shop/lists'
 import { INCH_GRIDS, MM_GRIDS } from '#core/units/format-length'
 import { useShopSettings } from '~/composables/useShopSettings'
-import { useHistory } from '~/stores/history'
 import { useRecords } from '~/stores/records'
 
 const records = useRecords()
-const history = useHistory()
 const change = useShopSettings()
 const shop = computed(() => records.shop!)
 useHead({ title: () => `${shop.value.name} · Fingerling` })
 
-function newShop() {
-  const id = crypto.randomUUID()
-  history.act('New shop', [{ kind: 'shops', id, shop: id, data: usualShop('New shop', shop.value.unit) }])
-  void records.enter(id)
-}
+const groups = (['Cutting', 'Boards', 'Fixing'] as const).map((name) => ({
+  name,
+  lists: listKeys.filter((k): k is ListKey => LISTS[k].group === name),
+}))
+const places = ['bits', ...groups.map((g) => g.name.toLowerCase()), 'settings', 'shops']
 </script>
 
 <template>
   <div class="page shop">
     <h1>The shop</h1>
+    <nav class="places" aria-label="On this page">
+      <a v-for="p in places" :key="p" :href="`#${p}`">{{ p }}</a>
+    </nav>
     <section class="top">
       <div>
         <label class="over" for="shop-name">Name</label>
@@ -64,9 +65,12 @@ function newShop() {
     </section>
 
     <ShopBitDrawer class="part" :shop="shop" />
-    <ShopStockRack class="part" :shop="shop" />
-    <ShopSettingGroups class="part" :shop="shop" />
-    <section>
+    <section v-for="g in groups" :id="g.name.toLowerCase()" :key="g.name">
+      <h2>{{ g.name }}</h2>
+      <ShopList v-for="list in g.lists" :key="list" :shop="shop" :list="list" />
+    </section>
+    <ShopSettingGroups id="settings" class="part" :shop="shop" />
+    <section id="shops">
       <h2>Shops</h2>
       <ul class="shops">
         <li v-for="s in records.shops" :key="s.id">
@@ -74,7 +78,7 @@ function newShop() {
           <button v-else class="link" @click="records.enter(s.id)">{{ s.shop.name }}</button>
         </li>
       </ul>
-      <button class="btn" @click="newShop">Open another shop</button>
+      <NuxtLink class="btn" to="/shop/new">Open another shop</NuxtLink>
       <a class="btn" :href="`/api/shops/${records.shopId}/project`" :download="`${shop.name}.json`"
         >Keep a copy of this one (JSON)</a
       >
@@ -84,11 +88,19 @@ function newShop() {
 
 <style scoped>
 .shop {
-  max-width: 900px;
+  max-width: 1080px;
 }
 section,
 .part {
   margin-top: 24px;
+  scroll-margin-top: 56px;
+}
+.places {
+  display: flex;
+  gap: 4px 16px;
+  flex-wrap: wrap;
+  margin-top: 4px;
+  text-transform: capitalize;
 }
 h2 {
   margin-bottom: 6px;
@@ -97,6 +109,7 @@ h2 {
   display: flex;
   gap: 18px;
   flex-wrap: wrap;
+  margin-top: 14px;
 }
 .top > div {
   flex: 1 1 220px;
