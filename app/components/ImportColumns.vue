@@ -64,6 +64,9 @@ function read(index: number, input: HTMLInputElement) {
 </template>
 
 <style scoped>
+.columns {
+  margin-top: 14px;
+}
 ul {
   list-style: none;
   padding: 0;

@@ -24,7 +24,13 @@ const props = defineProps<{
   /** what of a tool it measures, for the measuring devices */
   of?: ReadingTarget['of']
 }>()
-const emit = defineEmits<{ 'update:modelValue': [number | null]; focus: []; blur: []; next: []; reading: [] }>()
+const emit = defineEmits<{
+  'update:modelValue': [number | null]
+  focus: []
+  blur: []
+  next: []
+  reading: [mm: number]
+}>()
 
 /** How long typing must rest before an error is told, ms. */
 const REST = 500
@@ -87,10 +93,16 @@ function focused(): void {
       text.value = formatExact(value, format.value, false)
       error.value = ''
       pass(value)
-      emit('reading')
+      emit('reading', value)
     },
   })
   emit('focus')
+}
+
+/** Goes on, unless what stands there can't be read: then the reason is told at once. */
+function enter(): void {
+  told.value = error.value
+  if (!error.value) emit('next')
 }
 
 function left(): void {
@@ -116,7 +128,7 @@ function left(): void {
       @input="read(($event.target as HTMLInputElement).value)"
       @focus="focused"
       @blur="left"
-      @keydown.enter.prevent="emit('next')"
+      @keydown.enter.prevent="enter"
     />
     <p v-if="told" class="told wrong" role="alert">{{ told }}</p>
   </div>

@@ -44,23 +44,29 @@ const ready = computed(
     field.value !== '' && read.value.values.length > 0 && list.value.trim() !== '' && read.value.problems.length === 0,
 )
 
-function make() {
-  if (!ready.value) return
+/** What would be made, drawn before it is. */
+const made = computed<Tool[]>(() => {
+  if (!ready.value) return []
   const like = props.from?.kind === kindId.value ? props.from : null
+  const group =
+    like?.group || (noun.value ? `${noun.value[0]!.toUpperCase()}${noun.value.slice(1)}s`.slice(0, 120) : '')
+  return read.value.values.map((value, i) => ({
+    ...(like ?? plainTool('', kindId.value, '')),
+    id: `new-${i}`,
+    name: names.value[i]!,
+    group,
+    count: 1,
+    measures: { ...like?.measures, [field.value]: value },
+    spread: {},
+    seen: null,
+  }))
+})
+const make = () =>
+  ready.value &&
   emit(
     'make',
-    read.value.values.map((value, i) => ({
-      ...(like ?? plainTool('', kindId.value, '')),
-      id: crypto.randomUUID(),
-      name: names.value[i]!,
-      group: like?.group || (noun.value ? `${noun.value[0]!.toUpperCase()}${noun.value.slice(1)}s`.slice(0, 120) : ''),
-      count: 1,
-      measures: { ...like?.measures, [field.value]: value },
-      spread: {},
-      seen: null,
-    })),
+    made.value.map((t) => ({ ...t, id: crypto.randomUUID() })),
   )
-}
 </script>
 
 <template>
@@ -105,9 +111,8 @@ function make() {
       <template v-if="list.trim()"
         ><p v-for="t in read.problems" :key="t" class="told wrong" role="alert">{{ t }}</p></template
       >
-      <p v-if="names.length" class="made">
-        <LengthText :text="names.join(' · ')" />
-      </p>
+      <ToolSamples v-if="made.length" :tools="made.slice(0, 12)" :height="110" />
+      <p v-if="made.length > 12" class="quiet small">and {{ made.length - 12 }} more</p>
       <p v-if="shared.length" class="quiet small">
         All of them share:
         {{ shared.map((f) => `${f.label.toLowerCase()} ${length(from!.measures[f.key]!)}`).join(', ') }}.
@@ -137,9 +142,6 @@ function make() {
 .row > div {
   flex: 1;
   min-width: 0;
-}
-.made {
-  font-weight: 600;
 }
 .foot {
   display: flex;

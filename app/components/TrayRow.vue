@@ -1,8 +1,9 @@
 <script setup lang="ts">
+import type { Standing } from '~/composables/tools'
 import { ROOM, type TrayRow } from '~/composables/trayLayout'
 
 /** One row of the tray: tools hung on one line, under the headings of their heaps. */
-defineProps<{
+const props = defineProps<{
   row: TrayRow
   /** px a mm */
   scale: number
@@ -10,6 +11,8 @@ defineProps<{
   chosen: ReadonlySet<string>
   housed: ReadonlySet<string>
 }>()
+/** How far a tool reaches below the line that its row hangs on, px: its name is tied on there. */
+const belowOf = (s: Standing) => Math.max(0, -s.box.minY) * props.scale
 const emit = defineEmits<{ show: [id: string]; toggle: [id: string, range: boolean] }>()
 </script>
 
@@ -34,7 +37,7 @@ const emit = defineEmits<{ show: [id: string]; toggle: [id: string, range: boole
             :data-tool="s.tool.id"
             @click="emit('show', s.tool.id)"
           >
-            <svg class="shape" :width="width - 10" :height="row.above + row.below" aria-hidden="true">
+            <svg class="shape" :width="width - 10" :height="row.above + belowOf(s) + 8" aria-hidden="true">
               <path class="line" :d="`M0 ${row.above}H${width}`" />
               <g
                 :transform="`translate(${(width - 10) / 2 - ((s.box.minX + s.box.maxX) / 2) * scale} ${row.above}) scale(${scale})`"
@@ -169,6 +172,12 @@ g .hole {
   top: 0;
   padding: 5px;
   cursor: pointer;
+}
+.pick input:not(:checked, :focus-visible) {
+  opacity: 0.5;
+}
+li:hover .pick input {
+  opacity: 1;
 }
 .pick input {
   width: 17px;

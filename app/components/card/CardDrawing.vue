@@ -5,6 +5,7 @@ import { kindOf } from '#core/footprint/kinds'
 import type { CardLine } from '#core/footprint/kind'
 import type { Tool } from '#core/footprint/tool'
 import { outlineBounds, unite, type Point } from '#core/geometry/outline'
+import { placeLabels } from '~/composables/cardLabels'
 import { useFormat } from '~/composables/useFormat'
 
 /** The drawing of a measuring card: the tool by its own figures, each dimension line numbered, the focused one lit. */
@@ -25,7 +26,6 @@ interface Line {
   a: Point
   b: Point
   feet: [Point, Point]
-  label: Point
   text: string
   missing: boolean
 }
@@ -55,24 +55,26 @@ const drawing = computed(() => {
     const [a, b] = setOff(line).map(at) as [Point, Point]
     const number = kind.value.fields.findIndex((f) => f.key === line.field) + 1
     const value = props.tool.measures[line.field]
-    const upright = Math.abs(a.x - b.x) < 1
-    const short = Math.abs(a.x - b.x) < 46 && !upright
-    const label = upright
-      ? { x: a.x + (line.offset < 0 ? 28 : -28), y: (a.y + b.y) / 2 }
-      : short
-        ? { x: b.x + 32, y: a.y }
-        : { x: (a.x + b.x) / 2, y: a.y - 1 }
     return {
       field: line.field,
       number,
       a,
       b,
       feet: [at(line.from), at(line.to)],
-      label,
       text: value === undefined ? '?' : bare(value),
       missing: value === undefined,
     }
   })
+  const boxes = card.value.shapes.map((s) => {
+    const b = outlineBounds(s.outline)
+    const [low, high] = [at({ x: b.minX, y: b.minY }), at({ x: b.maxX, y: b.maxY })]
+    return { x0: low.x, x1: high.x, y0: high.y, y1: low.y }
+  })
+  const labels = placeLabels(
+    lines.map((l) => ({ a: l.a, b: l.b, text: `${l.number} ${l.text}` })),
+    boxes,
+    { width: WIDTH, height: HEIGHT },
+  )
   const centre = centreOfGravity(props.tool)
   const balance = centre
     ? card.value.views.map((v) => {
@@ -80,7 +82,15 @@ const drawing = computed(() => {
         return at({ x: v.at.x + own[0]!, y: v.at.y + own[1]! })
       })
     : []
-  return { scale, x0, y0, lines, balance, captions: card.value.captions.map((c) => ({ text: c.text, at: at(c.at) })) }
+  return {
+    scale,
+    x0,
+    y0,
+    lines,
+    labels,
+    balance,
+    captions: card.value.captions.map((c) => ({ text: c.text, at: at(c.at) })),
+  }
 })
 </script>
 
@@ -96,7 +106,7 @@ const drawing = computed(() => {
     </g>
     <text v-for="c in drawing.captions" :key="c.text" class="caption" :x="c.at.x" :y="c.at.y + 8">{{ c.text }}</text>
     <g
-      v-for="l in drawing.lines"
+      v-for="(l, i) in drawing.lines"
       :key="l.field"
       class="line"
       :class="{ lit: l.field === lit, missing: l.missing }"
@@ -109,8 +119,15 @@ const drawing = computed(() => {
       <path class="measure" :d="`M${l.a.x} ${l.a.y}L${l.b.x} ${l.b.y}`" />
       <circle :cx="l.a.x" :cy="l.a.y" r="2.2" />
       <circle :cx="l.b.x" :cy="l.b.y" r="2.2" />
-      <rect class="back" :x="l.label.x - 25" :y="l.label.y - 9" width="50" height="18" rx="3" />
-      <text class="text" :x="l.label.x" :y="l.label.y + 4.5">
+      <rect
+        class="back"
+        :x="drawing.labels[i]!.at.x - drawing.labels[i]!.width / 2"
+        :y="drawing.labels[i]!.at.y - 8"
+        :width="drawing.labels[i]!.width"
+        height="16"
+        rx="3"
+      />
+      <text class="text" :x="drawing.labels[i]!.at.x" :y="drawing.labels[i]!.at.y + 4.5">
         <tspan class="no">{{ l.number }}</tspan>
         &#160;{{ l.text }}
       </text>

@@ -39,9 +39,10 @@ function goOn(index: number) {
     input(next.key)?.select()
   })
 }
-/** A figure was typed and ended by Enter, or came from a device. */
-function read({ key, label }: FieldDeclaration, index: number) {
-  const value = props.tool.measures[key]
+/** A figure was typed and ended by Enter, or came from a caliper, which is then how sure it is. */
+function read({ key, label }: FieldDeclaration, index: number, reading?: number) {
+  if (reading !== undefined && surenessOf(props.tool, key) !== 'caliper') emit('sure', key, 'caliper')
+  const value = reading ?? props.tool.measures[key]
   if (props.readings === 1 || value === undefined) return goOn(index)
   const all = [...(taken.get(key) ?? []), value]
   if (all.length < props.readings) {
@@ -71,7 +72,7 @@ function read({ key, label }: FieldDeclaration, index: number) {
         @update:model-value="emit('measure', field.key, field.label, $event)"
         @focus="emit('lit', field.key)"
         @next="read(field, i)"
-        @reading="read(field, i)"
+        @reading="read(field, i, $event)"
       />
       <select
         class="field sure"

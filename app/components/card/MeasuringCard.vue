@@ -21,7 +21,9 @@ const records = useRecords()
 const readings = useReadings()
 const devices = useDevices()
 const lit = ref<string | null>(null)
-const { kind, remarks, patch, measure, measured, sureness, allSure, become } = useToolCard(() => props.tool)
+const { kind, remarks, patch, measure, measured, sureness, allSure, become } = useToolCard(
+  () => records.toolsById.get(props.tool.id) ?? props.tool, // as it is now: what a page shows follows a moment later
+)
 const figures = computed(() => kind.value.fields.filter((f) => !f.balance))
 const balances = computed(() => kind.value.fields.filter((f) => f.balance))
 const hold = computed(() => kind.value.fields.find((f) => f.key === lit.value))
@@ -97,7 +99,7 @@ const setCount = (text: string) => {
           @input="setCount(($event.target as HTMLInputElement).value)"
         />
       </div>
-      <div>
+      <div class="is">
         <span class="over-like">It is</span>
         <ChoiceRow
           label="It is"
@@ -133,7 +135,7 @@ const setCount = (text: string) => {
           label="Readings of each figure"
           :values="[
             { value: 1, label: 'one' },
-            { value: 3, label: 'the middle of three' },
+            { value: 3, label: 'three' },
           ]"
           :model-value="readings.each.value"
           @update:model-value="readings.set($event as 1 | 3)"
@@ -339,7 +341,10 @@ const setCount = (text: string) => {
   flex: 1.6 1 220px;
 }
 .row > .count {
-  flex: 0 0 76px;
+  flex: 0 0 66px;
+}
+.row > .is {
+  flex: 1.3 1 225px;
 }
 .row > .devices {
   flex: 0 0 auto;

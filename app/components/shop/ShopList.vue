@@ -78,6 +78,7 @@ function remove(row: AnyRow) {
 <style scoped>
 .list {
   border-top: 1px solid var(--rule);
+  margin-top: 0;
   padding: 2px 0;
 }
 .head {

@@ -134,7 +134,7 @@ const count = (n: number, one: string, many = `${one}s`) => `${n} ${n === 1 ? on
           </h3>
           <ToolSamples :tools="read.first" :height="120" />
         </template>
-        <div class="row">
+        <div class="row last">
           <button class="btn main" :disabled="read.good === 0 || stage === 'reading'" @click="list.keep()">
             Take in
             {{
@@ -199,6 +199,13 @@ section {
   gap: 10px;
   flex-wrap: wrap;
   margin-top: 8px;
+}
+.last {
+  position: sticky;
+  bottom: 0;
+  padding: 10px 0;
+  background: var(--paper);
+  border-top: 1px solid var(--rule);
 }
 .settle > div {
   flex: 1 1 240px;
