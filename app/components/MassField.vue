@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { computed, ref, watch } from 'vue'
+import { computed, nextTick, ref, watch } from 'vue'
 import { formatMass, massUnitFor, parseMass } from '#core/units/mass'
 import { useFormat } from '~/composables/useFormat'
 import { useReading, type ReadingTarget } from '~/composables/useReading'
@@ -49,7 +49,7 @@ function focused(): void {
       error.value = ''
       text.value = formatMass(value, unit.value)
       emit('update:modelValue', value)
-      emit('next')
+      void nextTick(() => emit('next')) // once the figure stands, lest leaving the field put the one before back
     },
   })
   emit('focus')

@@ -20,11 +20,14 @@ function nameOf(event: KeyboardEvent): string {
   return [...parts.filter(Boolean), event.key.length === 1 ? event.key.toLowerCase() : event.key].join('+')
 }
 
+/** A question in front of the page has the keys to itself. */
+const isAsked = () => document.querySelector('.v-overlay--active[role="dialog"]') !== null
+
 /** Listens for keys while the component is there. */
 export function useKeys(keys: () => Key[]) {
   const listen = (event: KeyboardEvent) => {
     const key = keys().find((k) => k.on === nameOf(event))
-    if (!key || (isTyping(event.target) && !key.whileTyping)) return
+    if (!key || isAsked() || (isTyping(event.target) && !key.whileTyping)) return
     event.preventDefault()
     key.act()
   }

@@ -32,7 +32,7 @@ export interface FieldSpec<K extends string> {
 /** Two or more figures that can't be right together. Looked at once all of them are measured. */
 export interface Clash<K extends string> {
   fields: K[]
-  when: (f: Figures<K>) => boolean
+  when: (f: Figures<K>, d: Drawn) => boolean
   says: (say: Say, f: Figures<K>) => string
 }
 
@@ -123,11 +123,11 @@ export function defineKind<K extends string>(spec: KindSpec<K>): Kind {
     shown: spec.shown ?? 'side',
     holds: spec.holds,
     attitudes: spec.attitudes ?? [{ turn: 0, label: 'face out' }],
-    contradictions: ({ measures }) =>
+    contradictions: (tool) =>
       (spec.clashes ?? []).flatMap((clash): Contradiction[] => {
-        if (clash.fields.some((key) => measures[key] === undefined)) return []
-        const f = measures as Figures<K>
-        return clash.when(f) ? [{ fields: clash.fields, message: (say) => clash.says(say, f) }] : []
+        if (clash.fields.some((key) => tool.measures[key] === undefined)) return []
+        const f = tool.measures as Figures<K>
+        return clash.when(f, drawnOf(tool)) ? [{ fields: clash.fields, message: (say) => clash.says(say, f) }] : []
       }),
     bodies,
     silhouette,

@@ -217,6 +217,11 @@ describe('other contradictions', () => {
     const remarks = remarksOn(toolOf(kind, { measures: measures as Record<string, number> }), say)
     expect(remarks.some((r) => r.level === 'doubt' && r.message.includes(says))).toBe(true)
   })
+  it('lets a saw that cuts on the pull be deepest at its toe', () => {
+    const measures = { depthHeel: 46, depthToe: 58 }
+    expect(remarksOn(toolOf('handsaw', { measures, options: { handle: 'straight' } }), say)).toEqual([])
+    expect(remarksOn(toolOf('handsaw', { measures, options: { handle: 'closed' } }), say)).toHaveLength(2)
+  })
   it('weighs more with its battery', () => {
     const drill = toolOf('pistol-grip', { mass: 1.4, massWithBattery: 1.2 })
     expect(remarksOn(drill, say)).toMatchObject([{ field: 'mass', level: 'doubt' }])

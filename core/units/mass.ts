@@ -36,7 +36,8 @@ export function parseMass(text: string, unit: MassUnit): Reading {
   const number = one ? readNumber(one[1]!) : null
   let value: number
   if (pounds !== null && ounces !== null) value = pounds * IN_KG.lb! + ounces * IN_KG.oz!
-  else if (one && number !== null) value = number * IN_KG[one[2] ?? unit]!
+  // parted by a thousand rather than multiplied by a thousandth: 820 g is 0.82 kg to the last digit
+  else if (one && number !== null) value = one[2] === 'g' ? number / 1000 : number * IN_KG[one[2] ?? unit]!
   else return bad(`Can’t read ${quoted(text)} as a weight. Write it like ${examples}.`)
   if (value <= 0) return bad(`${quoted(text)}: a weight is more than nought. Write it like ${examples}.`)
   if (value > LARGEST_MASS) return bad(`${quoted(text)}: more than ${LARGEST_MASS} kg can’t hang on a shop wall.`)

@@ -20,9 +20,10 @@ interface Row {
 
 export type Representation = Stored & { name: string } & Record<string, unknown>
 
-/** A row as it is sent out. */
-export function represent(row: Row): Representation {
-  const data = typeof row.data === 'string' ? (JSON.parse(row.data) as Record<string, unknown>) : row.data
+/** A row as it is sent out; what has come to its kind since it was saved is filled in. */
+function represent(kind: RecordKind, row: Row): Representation {
+  const stored: unknown = typeof row.data === 'string' ? JSON.parse(row.data) : row.data
+  const data = READERS[kind].fill(stored) as Record<string, unknown>
   return {
     ...data,
     id: row.id,
@@ -39,14 +40,14 @@ export function represent(row: Row): Representation {
 export async function list(knex: Knex, kind: RecordKind, shop?: string): Promise<Representation[]> {
   const query = knex<Row>(kind).whereNull('deleted_at').orderBy(['created_at', 'id'])
   if (shop !== undefined && kind !== 'shops') query.where('shop_id', shop)
-  return ((await query) as Row[]).map(represent)
+  return ((await query) as Row[]).map((row) => represent(kind, row))
 }
 
 /** One record, deleted or not. @throws Problem 404 */
 export async function read(knex: Knex, kind: RecordKind, id: string): Promise<Representation> {
   const row = (await knex<Row>(kind).where({ id }).first()) as Row | undefined
   if (!row) throw notFound(READERS[kind].one)
-  return represent(row)
+  return represent(kind, row)
 }
 
 async function knownShop(trx: Knex, kind: RecordKind, shop: string | null): Promise<void> {
@@ -106,8 +107,10 @@ async function createIn(trx: Knex, kind: RecordKind, record: Incoming): Promise<
   try {
     await insert(trx, kind, record)
   } catch (error) {
-    if ((error as { errno?: number }).errno === DUPLICATE) throw stale(await read(trx, kind, record.id))
-    throw error
+    if ((error as { errno?: number }).errno !== DUPLICATE) throw error
+    // a reading under a lock: the transaction's own view may be older than the row that stands in the way
+    const row = (await trx<Row>(kind).where({ id: record.id }).forShare().first()) as Row
+    throw stale(represent(kind, row))
   }
   return read(trx, kind, record.id)
 }
@@ -122,7 +125,7 @@ async function changeIn(
 ): Promise<Representation> {
   const row = (await trx<Row>(kind).where({ id }).forUpdate().first()) as Row | undefined
   if (!row) throw notFound(READERS[kind].one)
-  if (row.version !== version) throw stale(represent(row))
+  if (row.version !== version) throw stale(represent(kind, row))
   await trx(kind)
     .where({ id })
     .update({ ...values, version: version + 1, updated_at: new Date() })

@@ -15,7 +15,18 @@ for (const theme of ['paper', 'dim']) {
     test.setTimeout(240000)
     const shop = await shopFor(page, service, { tools: [...threeMallets(), mallet('a', 37, 60)], rail: {} })
     await page.addInitScript((name) => localStorage.setItem('fingerling:light', name), theme)
-    const views = ['/', '/tools', `/tools?tool=${shop.id}-t1`, '/holders', shop.rail, `${shop.rail}/bench`, '/shop']
+    const views = [
+      '/',
+      '/tools',
+      `/tools?tool=${shop.id}-t1`,
+      '/tools/import',
+      '/tools/stocktaking',
+      '/holders',
+      shop.rail,
+      `${shop.rail}/bench`,
+      '/shop',
+      '/shop/new',
+    ]
     for (const view of views) {
       await page.goto(view)
       await expect(page.locator('main h1, main h2').first()).toBeVisible()
@@ -38,7 +49,7 @@ test('everything on the way to the marks is done by keys', async ({ page, servic
   ]) {
     await page.keyboard.press('n')
     await expect(page.getByLabel('Name', { exact: true })).toBeFocused()
-    for (const text of [`Mallet ${width}`, width!, '', head!, '120', '', '', '', '600 g']) {
+    for (const text of [`Mallet ${width}`, '', width!, '', head!, '120', '', '', '', '600 g', '']) {
       if (text) await page.keyboard.type(text)
       await page.keyboard.press('Enter')
     }
@@ -75,7 +86,18 @@ test('a phone scrolls one way only', async ({ page, service }) => {
   const shop = await shopFor(page, service, { tools: threeMallets(), rail: {} })
   for (const width of [390, 360]) {
     await page.setViewportSize({ width, height: 844 })
-    for (const view of ['/', '/tools', `/tools?tool=${shop.id}-t1`, '/holders', shop.rail, `${shop.rail}/bench`]) {
+    for (const view of [
+      '/',
+      '/tools',
+      `/tools?tool=${shop.id}-t1`,
+      '/tools/import',
+      '/tools/stocktaking',
+      '/shop',
+      '/shop/new',
+      '/holders',
+      shop.rail,
+      `${shop.rail}/bench`,
+    ]) {
       await page.goto(view)
       await expect(page.locator('main :is(h1, h2, input)').filter({ visible: true }).first()).toBeVisible()
       const wide = await page.evaluate(() => document.documentElement.scrollWidth - innerWidth)

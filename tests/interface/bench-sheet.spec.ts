@@ -42,7 +42,7 @@ test('marks, parts and boards are taken along as CSV and SVG', async ({ page, se
   expect(data[2]!.tool!.startsWith("'=")).toBe(true)
 
   const parts = await fetched(page, 'Parts, CSV')
-  expect(parts.text.split('\r\n')[1]).toContain('Rail,1,pine,Pine board 18,304 mm')
+  expect(parts.text.split('\r\n')[1]).toContain('Rail,1,eastern white pine,Pine board 18,304 mm')
 
   const svg = (await fetched(page, 'Rail, SVG')).text
   expect(svg).toContain('width="304mm" height="77.5mm" viewBox="0 0 304 77.5"')

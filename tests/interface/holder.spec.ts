@@ -146,7 +146,7 @@ test.describe('verdicts', () => {
     await remedy(page, 'bit:s1', 'Buy a 40 mm bit').click()
     await expect(checks(page)).toContainText('still to be bought')
     await page.goto('/shop')
-    await expect(page.getByLabel('The 40 mm bit is still to be bought')).toBeChecked()
+    await expect(page.getByLabel('The 40 mm forstner bit is still to be bought')).toBeChecked()
   })
 
   test('no bit: two bores and a file', async ({ page, service }) => {

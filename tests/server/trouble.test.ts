@@ -78,3 +78,36 @@ it('has every record whole after being killed in the middle of saving', async ()
   expect(kept.version).toBeLessThanOrEqual(told + 1)
   expect(kept.note).toBe(String((kept.version - 1) % 10).repeat(1900))
 }, 60000)
+
+it('reads records of before, with everything that has come since filled in', async () => {
+  const { user, password } = JSON.parse(readFileSync(join(service.data, 'database.json'), 'utf8'))
+  const { port } = JSON.parse(readFileSync(join(service.data, 'running-database.json'), 'utf8'))
+  const db = knex({ client: 'mysql2', connection: { host: '127.0.0.1', port, user, password, database: 'fingerling' } })
+  const now = new Date()
+  const row = (id: string, data: { name: string }) => ({
+    id,
+    name: data.name,
+    version: 3,
+    created_at: now,
+    updated_at: now,
+    data: JSON.stringify(data),
+  })
+  const { kind: _, depth: __, ...oldBit } = { kind: '', depth: 0, diameter: 28, testBore: 28.2, toBuy: false }
+  const oldShop = { name: 'Old', unit: 'mm', gridMm: 0.5, gridIn: 16, settings: { gap: 31 }, bits: [oldBit], stock: [{ id: 'p', name: 'Pine', material: 'pine', thickness: 18 }] } // prettier-ignore
+  const oldTool = { name: 'Maul', kind: 'headed', group: '', measures: { handleWidth: 38 }, options: {}, sure: 'rule', sureOf: {}, mass: 3.4, use: 'daily', note: '' } // prettier-ignore
+  await db('shops').insert(row('old', oldShop))
+  await db('tools').insert({ ...row('old-maul', oldTool), shop_id: 'old' })
+  await db('knex_migrations').where('name', 'like', '0002%').delete()
+  await db.destroy()
+  await service.killApplication()
+  await service.startApplication()
+  const { body: shop } = await api('GET', '/api/shops/old')
+  expect(shop).toMatchObject({ version: 3, bits: [{ kind: 'forstner', diameter: 28, testBore: 28.2, depth: null }] })
+  expect(shop.settings).toMatchObject({ gap: 31, stripThickness: 18 })
+  expect(shop.stock[0]).toMatchObject({ form: 'board', length: null, thickness: 18 })
+  expect(shop.materials.length).toBeGreaterThan(15)
+  const { body: maul } = await api('GET', '/api/tools/old-maul')
+  expect(maul).toMatchObject({ name: 'Maul', count: 1, presence: 'here', profile: [], outline: null, mass: 3.4 })
+  expect((await api('PUT', '/api/tools/old-maul', maul)).status).toBe(200)
+  expect((await api('PUT', '/api/shops/old', shop)).status).toBe(200)
+}, 60000)

@@ -72,11 +72,12 @@ const set = (i: number, value: number | null) =>
       </tbody>
     </table>
     <div class="add">
+      <label class="hidden-text" :for="`${id}-at`">Height of another diameter</label>
+      <label class="hidden-text" :for="`${id}-diameter`">Another diameter</label>
       <LengthField
         v-model="at"
         :input-id="`${id}-at`"
         label="Height of another diameter"
-        aria-label="Height of another diameter"
         placeholder="at a height of"
         nought-allowed
         optional
@@ -87,7 +88,6 @@ const set = (i: number, value: number | null) =>
         v-model="diameter"
         :input-id="`${id}-diameter`"
         label="Another diameter"
-        aria-label="Another diameter"
         placeholder="diameter"
         optional
         @next="add"

@@ -47,7 +47,7 @@ useKeys(() => [
   { on: 'n', says: 'New tool', act: addHere },
   { on: 'm', says: 'Several at once', act: () => (likeWhat.value = openId.value) },
   { on: '/', says: 'Search', act: () => search.value?.focus() },
-  { on: 'Escape', says: 'Close the card', act: () => show(null) },
+  { on: 'Escape', says: 'Close the card', act: () => show(null), whileTyping: true },
 ])
 </script>
 
@@ -92,7 +92,7 @@ useKeys(() => [
           <v-icon :icon="mdiMagnifyPlusOutline" size="20" />
         </button>
         <span class="quiet" role="status">{{
-          words ? `${shown.length} of ${records.tools.length}` : `${records.tools.length}, drawn to one scale`
+          words ? `${shown.length} of ${records.tools.length}` : `${records.tools.length} in the tray`
         }}</span>
         <button
           v-if="words && shown.length > 0"

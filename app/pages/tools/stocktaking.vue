@@ -40,10 +40,6 @@ function tell(presence: Presence) {
   history.change(presence === 'here' ? 'It is here' : 'It is missing', 'tools', t.id, { ...t, ...more }, true)
   forward()
 }
-function undo() {
-  history.undo()
-  back()
-}
 function onlyMissing() {
   walk.value = missing.value.map((t) => t.id)
   at.value = 0
@@ -54,7 +50,6 @@ useKeys(() => [
   { on: 'm', says: 'It is missing', act: () => tell('missing') },
   { on: 's', says: 'Pass it by', act: forward },
   { on: 'b', says: 'One back', act: back },
-  { on: 'ctrl+z', says: 'Undo', act: undo },
 ])
 const size = computed(() => {
   const s = tool.value ? standing(tool.value) : null

@@ -97,5 +97,7 @@ export function filledShop(data: unknown): unknown {
   const lists = Object.fromEntries(
     listKeys.map((list) => [list, data[list] === undefined ? usual[list] : rowsFilled(list, data[list])]),
   )
-  return { ...data, bits: bits ?? usual.bits, ...lists }
+  const settings =
+    data.settings === undefined || isRecord(data.settings) ? { ...usual.settings, ...data.settings } : data.settings
+  return { ...data, settings, bits: bits ?? usual.bits, ...lists }
 }

@@ -87,7 +87,8 @@ export const kind = defineKind<Key>({
   clashes: [
     {
       fields: ['depthToe', 'depthHeel'],
-      when: (f) => f.depthToe > f.depthHeel,
+      // a saw that cuts on the pull, with a straight handle, is deepest at its toe
+      when: (f, d) => d.options.handle === 'closed' && f.depthToe > f.depthHeel,
       says: (say, f) => `The toe (${say(f.depthToe)}) is deeper than the heel (${say(f.depthHeel)}): exchange the two.`,
     },
     {
