@@ -33,9 +33,11 @@ async function main() {
   await core()
   console.log()
   say('the page …')
-  await run('npx', ['--no-install', 'tsx', '--tsconfig', 'tsconfig.cli.json', 'tests/bench/page.ts'], {
-    env: { CHROMIUM: find('chromium') },
-  })
+  for (const file of ['page', 'many-tools']) {
+    await run('npx', ['--no-install', 'tsx', '--tsconfig', 'tsconfig.cli.json', `tests/bench/${file}.ts`], {
+      env: { CHROMIUM: find('chromium') },
+    })
+  }
 }
 
 main().catch(giveUp)

@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { computed } from 'vue'
+import { computed, ref } from 'vue'
 import { LABELS } from '#core/exchange/tools/open-list'
 import type { ListColumn } from '~/workers/list-messages'
 
@@ -7,6 +7,7 @@ import type { ListColumn } from '~/workers/list-messages'
 const props = defineProps<{ columns: readonly ListColumn[] }>()
 const emit = defineEmits<{ take: [index: number, as: string | null] }>()
 
+const open = ref(false)
 const known = new Map(LABELS.map((l) => [l.toLowerCase(), l]))
 const numbered = computed(() => props.columns.map((c, index) => ({ ...c, index })))
 const asked = computed(() => numbered.value.filter((c) => c.use.as === null))
@@ -43,9 +44,9 @@ function read(index: number, input: HTMLInputElement) {
         </li>
       </ul>
     </template>
-    <details v-if="settled.length > 0">
+    <details v-if="settled.length > 0" @toggle="open = ($event.target as HTMLDetailsElement).open">
       <summary>{{ settled.length }} {{ settled.length === 1 ? 'column is' : 'columns are' }} known</summary>
-      <ul>
+      <ul v-if="open">
         <li v-for="c in settled" :key="c.index">
           <label :for="`column-${c.index}`">{{ c.use.heading }}</label>
           <span class="quiet small sample">{{ c.sample.join(' · ') || 'empty' }}</span>

@@ -3,7 +3,7 @@ import { useVirtualizer } from '@tanstack/vue-virtual'
 import { computed, nextTick, onBeforeUnmount, onMounted, ref, watch } from 'vue'
 import type { Tool } from '#core/footprint/tool'
 import { standing } from '~/composables/tools'
-import { heapsOf, rowsOf, type Sort } from '~/composables/trayLayout'
+import { heapsOf, keepRows, rowsOf, type Sort, type TrayRow } from '~/composables/trayLayout'
 import { useFormat } from '~/composables/useFormat'
 
 /**
@@ -32,13 +32,13 @@ onMounted(() => {
 onBeforeUnmount(() => watcher?.disconnect())
 
 const heaps = computed(() => heapsOf(props.tools.map(standing), props.sort, (id) => props.housed.has(id)))
-const rows = computed(() => rowsOf(heaps.value, width.value, props.scale))
+const rows = computed<TrayRow[]>((before) => keepRows(before ?? [], rowsOf(heaps.value, width.value, props.scale)))
 const virtual = useVirtualizer(
   computed(() => ({
     count: rows.value.length,
     getScrollElement: () => scroller.value ?? null,
     estimateSize: (i: number) => rows.value[i]!.height,
-    overscan: 1,
+    overscan: 2,
   })),
 )
 watch(rows, () => virtual.value.measure(), { flush: 'post' })
@@ -104,6 +104,7 @@ const bar = computed(() => (format.value.unit === 'mm' ? { mm: 100, text: '100 m
             :open="open"
             :chosen="chosen"
             :housed="housed"
+            :gently="virtual.isScrolling"
             @show="emit('show', $event)"
             @toggle="toggle"
           />

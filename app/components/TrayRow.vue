@@ -1,6 +1,7 @@
 <script setup lang="ts">
+import { computed, onBeforeUnmount, ref, watch } from 'vue'
 import type { Standing } from '~/composables/tools'
-import { ROOM, type TrayRow } from '~/composables/trayLayout'
+import type { TrayRow } from '~/composables/trayLayout'
 
 /** One row of the tray: tools hung on one line, under the headings of their heaps. */
 const props = defineProps<{
@@ -10,15 +11,47 @@ const props = defineProps<{
   open: string | null
   chosen: ReadonlySet<string>
   housed: ReadonlySet<string>
+  /** comes into sight by scrolling: its tools are drawn a few to a frame, so that the scrolling stays even */
+  gently: boolean
 }>()
-/** How far a tool reaches below the line that its row hangs on, px: its name is tied on there. */
-const belowOf = (s: Standing) => Math.max(0, -s.box.minY) * props.scale
+/** So many tools are drawn in one frame when that is to go gently. */
+const A_FRAME = 3
+const drawn = ref(props.gently ? A_FRAME : Infinity)
+let frame = 0
+function drawMore(): void {
+  drawn.value += A_FRAME
+  const all = props.row.stretches.reduce((n, s) => n + s.cells.length, 0)
+  if (drawn.value < all) frame = requestAnimationFrame(drawMore)
+}
+if (props.gently) frame = requestAnimationFrame(drawMore)
+onBeforeUnmount(() => cancelAnimationFrame(frame))
+watch(
+  () => props.row,
+  () => (drawn.value = Infinity),
+)
+/** The row as far as it is drawn. */
+const parts = computed(() => {
+  let left = drawn.value
+  return props.row.stretches.map((s) => {
+    const cells = left >= s.cells.length ? s.cells : s.cells.slice(0, Math.max(0, left))
+    left -= s.cells.length
+    return { ...s, cells, width: s.cells.reduce((sum, c) => sum + c.width, 0) }
+  })
+})
+/** What there is to say of a tool under its name. */
+function saysOf(s: Standing): { text: string; look: string } {
+  if (s.tool.presence === 'missing') return { text: 'missing', look: 'wrong' }
+  if (s.tool.presence === 'to come') return { text: 'to come', look: 'quiet' }
+  if (s.missing > 0) return { text: `${s.missing} to measure`, look: 'doubt' }
+  if (s.doubt) return { text: 'look again', look: 'doubt' }
+  return { text: props.housed.has(s.tool.id) ? 'has a place' : 'no place yet', look: 'quiet' }
+}
 const emit = defineEmits<{ show: [id: string]; toggle: [id: string, range: boolean] }>()
 </script>
 
 <template>
-  <div class="row">
-    <section v-for="part in row.stretches" :key="part.heap" :aria-label="part.heap">
+  <div class="row" :style="{ '--line': `${row.above}px` }">
+    <section v-for="part in parts" :key="part.heap" :aria-label="part.heap" :style="{ width: `${part.width}px` }">
       <h2 v-if="row.stretches.some((s) => s.count > 0)" :class="{ on: part.count === 0 }">
         <template v-if="part.count > 0"
           >{{ part.heap }} <span class="quiet small">{{ part.count }}</span></template
@@ -37,32 +70,29 @@ const emit = defineEmits<{ show: [id: string]; toggle: [id: string, range: boole
             :data-tool="s.tool.id"
             @click="emit('show', s.tool.id)"
           >
-            <svg class="shape" :width="width - 10" :height="row.above + belowOf(s) + 8" aria-hidden="true">
-              <path class="line" :d="`M0 ${row.above}H${width}`" />
-              <g
-                :transform="`translate(${(width - 10) / 2 - ((s.box.minX + s.box.maxX) / 2) * scale} ${row.above}) scale(${scale})`"
-                :class="[s.missing > 0 ? 'guess' : '', s.tool.presence.replace(' ', '-')]"
-              >
-                <path v-for="(p, i) in s.paths" :key="i" :class="p.part" :d="p.d" vector-effect="non-scaling-stroke" />
-              </g>
+            <svg
+              class="shape"
+              :class="[s.missing > 0 ? 'guess' : '', s.tool.presence.replace(' ', '-')]"
+              :style="{ marginTop: `${row.above - s.box.maxY * scale}px` }"
+              :width="(s.box.maxX - s.box.minX) * scale"
+              :height="(s.box.maxY - s.box.minY) * scale"
+              :viewBox="s.viewBox"
+              aria-hidden="true"
+            >
+              <path v-for="(p, i) in s.paths" :key="i" :class="p.part" :d="p.d" />
             </svg>
             <span class="name"
               >{{ s.tool.name }}<template v-if="s.tool.count > 1"> × {{ s.tool.count }}</template></span
             >
-            <span v-if="s.tool.presence === 'missing'" class="told wrong">missing</span>
-            <span v-else-if="s.tool.presence === 'to come'" class="quiet small">to come</span>
-            <span v-else-if="s.missing > 0" class="told doubt">{{ s.missing }} to measure</span>
-            <span v-else-if="s.doubt" class="told doubt">look again</span>
-            <span v-else class="quiet small">{{ housed.has(s.tool.id) ? 'has a place' : 'no place yet' }}</span>
+            <span class="says small" :class="saysOf(s).look">{{ saysOf(s).text }}</span>
           </button>
-          <label class="pick" :style="{ left: `${ROOM / 4}px` }">
-            <input
-              type="checkbox"
-              :checked="chosen.has(s.tool.id)"
-              @click="emit('toggle', s.tool.id, ($event as MouseEvent).shiftKey)"
-            />
-            <span class="hidden-text">Choose {{ s.tool.name }}</span>
-          </label>
+          <input
+            type="checkbox"
+            class="pick"
+            :aria-label="`Choose ${s.tool.name}`"
+            :checked="chosen.has(s.tool.id)"
+            @click="emit('toggle', s.tool.id, ($event as MouseEvent).shiftKey)"
+          />
         </li>
       </ul>
     </section>
@@ -89,6 +119,17 @@ ul {
   margin: 0;
   padding: 0;
   display: flex;
+  position: relative;
+}
+/* the line that all of them hang on */
+ul::before {
+  content: '';
+  position: absolute;
+  top: calc(var(--line) + 3px);
+  left: 4px;
+  right: 4px;
+  border-top: 1px dashed var(--chalk);
+  opacity: 0.5;
 }
 li {
   position: relative;
@@ -102,9 +143,8 @@ li {
   border: 1.5px solid transparent;
   border-radius: 4px;
   cursor: pointer;
-  display: flex;
-  flex-direction: column;
-  align-items: center;
+  display: block;
+  text-align: center;
   padding: 2px 3px 4px;
   width: 100%;
   height: 100%;
@@ -120,34 +160,34 @@ li {
 .chosen .tool {
   background: var(--faint);
 }
-.line {
-  stroke: var(--chalk);
-  stroke-width: 1;
-  stroke-dasharray: 5 3;
-  opacity: 0.5;
+.shape {
+  display: block;
+  overflow: visible;
+  margin: 0 auto 8px;
 }
 .guess,
 .missing {
   opacity: 0.4;
 }
-g path {
+path {
   stroke: var(--ink);
   stroke-width: 1.1;
+  vector-effect: non-scaling-stroke;
   fill: var(--steel);
 }
-g .handle {
+.handle {
   fill: var(--wood);
 }
-g .body {
+.body {
   fill: var(--housing);
 }
-g .blade {
+.blade {
   fill: var(--bright);
 }
-g .battery {
+.battery {
   fill: var(--battery);
 }
-g .hole {
+.hole {
   fill: var(--paper);
 }
 .to-come path {
@@ -155,33 +195,31 @@ g .hole {
   stroke-dasharray: 4 3;
 }
 .name {
-  max-width: 100%;
-  text-align: center;
+  display: block;
   overflow-wrap: anywhere;
-  display: -webkit-box;
-  -webkit-line-clamp: 2;
-  -webkit-box-orient: vertical;
   overflow: hidden;
-  min-height: 1.2em;
+  max-height: 2.4em;
 }
-.told {
-  margin: 0;
+.says.wrong {
+  color: var(--stop);
+}
+.says.doubt {
+  color: var(--watch);
 }
 .pick {
   position: absolute;
-  top: 0;
-  padding: 5px;
+  top: 5px;
+  left: 9px;
+  width: 18px;
+  height: 18px;
+  margin: 0;
   cursor: pointer;
+  accent-color: var(--chalk);
 }
-.pick input:not(:checked, :focus-visible) {
+.pick:not(:checked, :focus-visible) {
   opacity: 0.5;
 }
-li:hover .pick input {
+li:hover .pick {
   opacity: 1;
-}
-.pick input {
-  width: 17px;
-  height: 17px;
-  accent-color: var(--chalk);
 }
 </style>

@@ -66,6 +66,20 @@ export interface TrayRow {
   height: number
 }
 
+const sameStretch = (a: Stretch, b: Stretch) =>
+  a.heap === b.heap &&
+  a.count === b.count &&
+  a.cells.length === b.cells.length &&
+  a.cells.every((c, i) => c.stand === b.cells[i]!.stand && c.width === b.cells[i]!.width)
+
+/** Rows as they were, wherever they show the same, so that nothing of them is drawn anew. */
+export const keepRows = (before: readonly TrayRow[], now: readonly TrayRow[]): TrayRow[] =>
+  now.map((row, i) => {
+    const old = before[i]
+    const same = old && old.height === row.height && old.stretches.length === row.stretches.length
+    return same && old.stretches.every((s, j) => sameStretch(s, row.stretches[j]!)) ? old : row
+  })
+
 /** Room round a silhouette, the least width of a cell, between two heaps, for a heading, and for a tool's name; px */
 export const ROOM = 14
 const LEAST = 106
