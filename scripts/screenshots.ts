@@ -8,6 +8,18 @@ import { build } from './lib/build.mjs'
 import { find } from './lib/debian.mjs'
 import { root } from './lib/root.mjs'
 
+/** A list with a few slips, to show what becomes of them. */
+const LIST = `Tool,Type,Shelf,Count,Handle width (mm),Head width (mm),Head length (mm),Overall length,Handle diameter,Blade width,Blade length,Weight (g)
+Fid mallet,mallet,top,1,26,70,120,,,,,820
+Roofing hammer,hammer,top,2,28,34,wide,,,,,640
+Sash chisel,chisel,left,1,,,,255,30,9,120,140
+Sail needle,needle,left,1,,,,,,,,
+Rasp,file,left,1,,,,310,32,26,190,220
+Paring chisel,chisel,left,1,,,,340,29,25,205,210
+Bung mallet,mallet,top,1,24,-5,104,,,,,500
+Caulker's beetle,mallet,top,1,30,84,140,,,,,1500
+`
+
 const into = (name: string) => join(root, 'docs', 'screenshots', `${name}.png`)
 /** Remedies and consequences come a moment after the first painting. */
 const settle = (page: Page) => page.waitForTimeout(900)
@@ -27,10 +39,21 @@ async function desk(browser: Browser, address: string) {
     await page.goto(path)
     await take(name)
   }
-  await page.goto('/tools')
-  await page.getByRole('button', { name: 'Bench mallet, beech' }).click()
-  await page.getByLabel('Head width', { exact: true }).focus()
-  await take('measuring-card')
+  for (const [tool, field, name] of [
+    ['trim-saw', 'Guard length', 'card-power'],
+    ['chisel-18', 'Handle diameter', 'card-profile'],
+    ['bevel-large', 'Thickness', 'card-outline'],
+  ] as const) {
+    await page.goto(`/tools?tool=net-store-${tool}`)
+    await page.getByLabel(field, { exact: true }).focus()
+    if (name === 'card-profile') await page.getByText('Handle profile').scrollIntoViewIfNeeded()
+    if (name === 'card-outline') await page.getByText('Read SVG or DXF').scrollIntoViewIfNeeded()
+    await take(name)
+  }
+  await page.goto('/tools/import')
+  await page.locator('input[type=file]').setInputFiles({ name: 'tools.csv', mimeType: '', buffer: Buffer.from(LIST) })
+  await page.getByText('can be taken in').waitFor()
+  await take('import')
   await page.goto('/holders')
   await page.getByRole('heading', { name: 'Mallets by the bench' }).getByRole('link').click()
   await take('workbench')

@@ -1,9 +1,11 @@
-// Writes the documents that follow from the code: the schema of a project file, and the rules with an example of each.
+// Writes the documents that follow from the code: the schema of a project file, the kinds of tool, the
+// lists of a shop, and the rules with an example of each.
 import { mkdirSync, readdirSync, writeFileSync } from 'node:fs'
 import { dirname, join } from 'node:path'
 import { fileURLToPath, pathToFileURL } from 'node:url'
 import { projectSchema } from '#core/exchange/project/schema'
 import type { Rule } from '#core/working/figure'
+import { kindsPage, shopListsPage } from './kinds-page'
 import { rulesPage } from './rules-page'
 
 const root = join(dirname(fileURLToPath(import.meta.url)), '..')
@@ -23,6 +25,8 @@ async function allRules(): Promise<Rule[]> {
 export async function documents(): Promise<Record<string, string>> {
   return {
     'docs/formats/project.schema.json': `${JSON.stringify(projectSchema(), null, 2)}\n`,
+    'docs/formats/kinds.md': kindsPage(),
+    'docs/formats/shop-lists.md': shopListsPage(),
     'docs/rules.md': rulesPage(await allRules()),
   }
 }

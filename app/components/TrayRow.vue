@@ -119,6 +119,7 @@ ul {
   margin: 0;
   padding: 0;
   display: flex;
+  align-items: flex-start;
   position: relative;
 }
 /* the line that all of them hang on */
@@ -147,7 +148,6 @@ li {
   text-align: center;
   padding: 2px 3px 4px;
   width: 100%;
-  height: 100%;
   line-height: 1.2;
 }
 .tool:hover {
@@ -208,10 +208,10 @@ path {
 }
 .pick {
   position: absolute;
-  top: 5px;
-  left: 9px;
-  width: 18px;
-  height: 18px;
+  top: 3px;
+  left: 7px;
+  width: 24px;
+  height: 24px;
   margin: 0;
   cursor: pointer;
   accent-color: var(--chalk);

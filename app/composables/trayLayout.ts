@@ -1,5 +1,5 @@
 import { USES } from '#core/footprint/tool'
-import type { Standing } from '~/composables/tools'
+import type { Standing } from './tools'
 
 export const SORTS = [
   { value: 'group', label: 'by group' },

@@ -75,14 +75,16 @@ export function cardOf(
   const size = Math.max(...[...boxes.values()].map((b) => Math.max((b.maxX - b.minX) * 0.62, b.maxY - b.minY)))
   const step = size / 8
   const card: Card = { shapes: [], lines: [], captions: [], views: [] }
+  const rank = new Map(views.flatMap((view) => [...ranks(list.filter(([, m]) => m.view === view))]))
+  const rows = (view: View, place: Measure['place']) =>
+    Math.max(0, ...list.filter(([, m]) => m.view === view && m.place === place).map(([field]) => rank.get(field)!))
+  // captions stand on one line, under the lowest dimension line of any view
+  const foot = Math.min(...views.map((view) => boxes.get(view)!.minY - (rows(view, 'below') + 0.6) * step))
   let right = 0
   for (const view of views) {
     const here = list.filter(([, m]) => m.view === view)
     const box = boxes.get(view)!
-    const rank = ranks(here)
-    const rows = (place: Measure['place']) =>
-      Math.max(0, ...here.filter(([, m]) => m.place === place).map(([field]) => rank.get(field)!))
-    const left = rows('left') * step * 1.7
+    const left = rows(view, 'left') * step * 1.7
     const dx = right + left - box.minX
     card.views.push({ view, at: { x: dx, y: 0 } })
     card.shapes.push(...silhouette[view].map((s) => ({ part: s.part, outline: moved(s.outline, dx, 0) })))
@@ -102,9 +104,9 @@ export function cardOf(
     }
     card.captions.push({
       text: captions[view] ?? CAPTIONS[view],
-      at: { x: (box.minX + box.maxX) / 2 + dx, y: box.minY - (rows('below') + 0.6) * step },
+      at: { x: (box.minX + box.maxX) / 2 + dx, y: foot },
     })
-    right += left + (box.maxX - box.minX) + rows('right') * step * 1.7 + step * 1.2
+    right += left + (box.maxX - box.minX) + rows(view, 'right') * step * 1.7 + step * 1.2
   }
   return card
 }

@@ -74,4 +74,21 @@ describe('the command line', { timeout: 30000 }, () => {
     expect([status, stdout]).toEqual([2, ''])
     expect(stderr).toContain(says)
   })
+
+  it('reads a list of tools, names its bad rows and prints the good ones', () => {
+    const list =
+      'Tool,Shelf,Handle width (in),Head width,Head length\nMallet,top,1 1/8,70,120\nBeetle,top,wide,88,150\n'
+    const read = cli(['tools', '-'], list)
+    expect(read.status).toBe(1)
+    expect(read.stderr).toContain('Shelf: no such column is known; left out')
+    expect(read.stderr).toContain('row 3, Handle width (in): Can’t read “wide” as a length')
+    expect(JSON.parse(read.stdout).tools).toMatchObject([
+      { name: 'Mallet', kind: 'headed', measures: { handleWidth: 28.575, headWidth: 70, headLength: 120 } },
+    ])
+    const again = cli(['tools', '-', '--as', 'csv', '--unit', 'in'], read.stdout)
+    expect([again.status, again.stderr]).toEqual([0, ''])
+    expect(again.stdout).toContain('Handle width (in)')
+    expect(cli(['tools', '-', '--unit', 'ell'], list).status).toBe(2)
+    expect(cli(['tools', '-'], 'PK\u0003\u0004').status).toBe(2)
+  })
 })

@@ -1,11 +1,15 @@
 import { describe, expect, it } from 'vitest'
 import { design } from '#core/choose/design'
 import { holderViews } from '#core/drawing/views'
+import { allKinds } from '#core/footprint/kinds'
+import { placeLabels } from '../../app/composables/cardLabels'
 import { differences } from '../../app/composables/differences'
 import { dimensionAt, drawnDimension } from '../../app/composables/dimensionLines'
 import { fileName } from '../../app/composables/download'
 import { textParts } from '../../app/composables/fractions'
 import { seatMarks } from '../../app/composables/seatMarks'
+import { standing } from '../../app/composables/tools'
+import { heapsOf, keepRows, rowsOf, type Sort } from '../../app/composables/trayLayout'
 import { inkOf, seatAt } from '../../app/composables/viewInk'
 import { mallet, railOf, threeMallets } from './samples'
 
@@ -102,4 +106,94 @@ it('names files by letters and digits only', () => {
   expect(fileName('../../etc')).toBe('etc')
   expect(fileName('***')).toBe('holder')
   expect(fileName('x'.repeat(200))).toHaveLength(60)
+})
+
+describe('labels of a measuring card', () => {
+  const size = { width: 500, height: 280 }
+  const box = (l: { at: { x: number; y: number }; width: number }) => ({
+    x0: l.at.x - l.width / 2,
+    x1: l.at.x + l.width / 2,
+    y0: l.at.y - 8,
+    y1: l.at.y + 8,
+  })
+  const meet = (a: ReturnType<typeof box>, b: ReturnType<typeof box>) =>
+    a.x0 < b.x1 && b.x0 < a.x1 && a.y0 < b.y1 && b.y0 < a.y1
+
+  it('stand on a line that has room, and beside one that has none', () => {
+    const [long, short] = placeLabels(
+      [
+        { a: { x: 100, y: 50 }, b: { x: 300, y: 50 }, text: '1 245' },
+        { a: { x: 100, y: 90 }, b: { x: 110, y: 90 }, text: '2 14' },
+      ],
+      [],
+      size,
+    )
+    expect(long!.at).toEqual({ x: 200, y: 50 })
+    expect(short!.at.x).toBeGreaterThan(110)
+    expect(short!.at.y).toBe(90)
+  })
+  it('keep apart and inside, on the card of every kind', () => {
+    for (const kind of allKinds) {
+      const { lines } = kind.card({ measures: {}, options: {} })
+      const spread = lines.map((l, i) => ({
+        a: { x: 120 + (l.from.x % 240), y: 140 + (l.from.y % 100) },
+        b: { x: 120 + (l.to.x % 240), y: 140 + (l.to.y % 100) },
+        text: `${i + 1} ${(i * 37) % 300}`,
+      }))
+      const labels = placeLabels(spread, [], size).map(box)
+      for (const l of labels) expect([l.x0 >= 0, l.y0 >= 0, l.x1 <= 500, l.y1 <= 280], kind.id).not.toContain(false)
+    }
+  })
+  it('do not cover each other where lines lie side by side', () => {
+    const lines = [0, 10, 20].map((dy, i) => ({
+      a: { x: 200, y: 100 + dy },
+      b: { x: 206, y: 100 + dy },
+      text: `${i} 14`,
+    }))
+    const labels = placeLabels(lines, [], size).map(box)
+    expect(meet(labels[0]!, labels[1]!) || meet(labels[1]!, labels[2]!) || meet(labels[0]!, labels[2]!)).toBe(false)
+  })
+})
+
+describe('the tray', () => {
+  const stand = (id: string, more: object = {}) => standing({ ...mallet(id, 28, 70), ...more })
+  it('puts heaps side by side and large ones over several rows', () => {
+    const all = Array.from({ length: 7 }, (_, i) => stand(`a${i}`, { group: i < 5 ? 'Big' : 'Small' }))
+    const rows = rowsOf(
+      heapsOf(all, 'group', () => false),
+      400,
+      0.3,
+    )
+    expect(rows.map((r) => r.stretches.map((s) => [s.heap, s.count, s.cells.length]))).toEqual([
+      [['Big', 5, 3]],
+      [['Big', 0, 2]],
+      [['Small', 2, 2]],
+    ])
+    expect(Math.max(...rows.flatMap((r) => r.stretches.flatMap((s) => s.cells.map((c) => c.width))))).toBeLessThan(400)
+  })
+  it('sorts by use, size, place and name', () => {
+    const all = [
+      stand('a', { name: 'Mallet 10', use: 'rarely' }),
+      stand('b', { name: 'Mallet 9', use: 'daily', measures: { handleWidth: 28, headWidth: 70, headLength: 390 } }),
+    ]
+    const heaps = (sort: Sort) =>
+      heapsOf(all, sort, (id) => id === 'b').map((h) => [h.name, h.all.map((s) => s.tool.id).join()])
+    expect(heaps('use')).toEqual([['daily', 'b'], ['rarely', 'a']]) // prettier-ignore
+    expect(heaps('place')).toEqual([['No place yet', 'a'], ['In a holder', 'b']]) // prettier-ignore
+    expect(heaps('size')).toEqual([['Largest first', 'b,a']])
+    expect(heaps('name')).toEqual([['By name', 'b,a']])
+  })
+  it('keeps the rows that show the same', () => {
+    const all = [stand('a'), stand('b'), stand('c')]
+    const rows = (list: typeof all) =>
+      rowsOf(
+        heapsOf(list, 'name', () => false),
+        250,
+        0.3,
+      )
+    const before = rows(all)
+    expect(before).toHaveLength(2)
+    expect(keepRows(before, rows([...all])).map((r, k) => r === before[k])).toEqual([true, true])
+    expect(keepRows(before, rows([all[1]!, all[2]!]))[0]).not.toBe(before[0])
+  })
 })

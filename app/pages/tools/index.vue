@@ -240,7 +240,7 @@ useKeys(() => [
     padding-right: 14px;
   }
   .search {
-    flex: 1 1 150px;
+    flex: 1 1 100%;
   }
 }
 </style>
