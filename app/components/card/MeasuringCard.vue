@@ -2,8 +2,7 @@
 import { computed, onMounted, ref } from 'vue'
 import { centreOfGravity } from '#core/footprint/balance'
 import { allKinds } from '#core/footprint/kinds'
-import { holdable } from '#core/footprint/measuring'
-import { PRESENCES, SURENESS, USES, type Sureness, type Tool } from '#core/footprint/tool'
+import { PRESENCES, SURENESS, type Sureness, type Tool } from '#core/footprint/tool'
 import { useReadings } from '~/composables/useReadings'
 import { useToolCard } from '~/composables/useToolCard'
 import { useDevices } from '~/stores/devices'
@@ -27,7 +26,6 @@ const { kind, remarks, patch, measure, measured, sureness, allSure, become } = u
 const figures = computed(() => kind.value.fields.filter((f) => !f.balance))
 const balances = computed(() => kind.value.fields.filter((f) => f.balance))
 const hold = computed(() => kind.value.fields.find((f) => f.key === lit.value))
-const ways = computed(() => holdable(props.tool))
 const centre = computed(() => centreOfGravity(props.tool))
 const distinct = (of: (t: Tool) => string) => [...new Set(records.tools.map(of).filter(Boolean))]
 
@@ -193,34 +191,14 @@ const setCount = (text: string) => {
       </div>
     </div>
 
-    <div class="row">
-      <div>
-        <label class="over" for="tool-mass">{{ kind.battery ? 'Weight, battery out' : 'Weight' }}</label>
-        <MassField
-          input-id="tool-mass"
-          label="Weight"
-          :of="{ tool: tool.id, kind: tool.kind, field: 'mass' }"
-          :model-value="tool.mass"
-          @update:model-value="patch('Weight', { mass: $event })"
-          @focus="lit = null"
-          @next="
-            focusOn(kind.battery ? 'tool-mass-battery' : balances.length ? fieldId(balances[0]!.key) : 'tool-next')
-          "
-        />
-      </div>
-      <div v-if="kind.battery">
-        <label class="over" for="tool-mass-battery">Weight, battery in</label>
-        <MassField
-          input-id="tool-mass-battery"
-          label="Weight, battery in"
-          :of="{ tool: tool.id, kind: tool.kind, field: 'massWithBattery' }"
-          :model-value="tool.massWithBattery"
-          @update:model-value="patch('Weight with battery', { massWithBattery: $event })"
-          @focus="lit = null"
-          @next="focusOn(balances.length ? fieldId(balances[0]!.key) : 'tool-next')"
-        />
-      </div>
-    </div>
+    <CardWeights
+      :tool="tool"
+      :battery="kind.battery"
+      @bare="patch('Weight', { mass: $event })"
+      @full="patch('Weight with battery', { massWithBattery: $event })"
+      @focus="lit = null"
+      @end="focusOn(balances.length ? fieldId(balances[0]!.key) : 'tool-next')"
+    />
     <p v-for="r in remarks.filter((x) => x.field === 'mass')" :key="r.message" class="told" :class="r.level">
       {{ r.message }}
     </p>
@@ -244,55 +222,7 @@ const setCount = (text: string) => {
       </p>
     </template>
 
-    <div class="row">
-      <div class="wide">
-        <span class="over-like">Used</span>
-        <ChoiceRow
-          label="Used"
-          :values="USES.map((u) => ({ value: u, label: u }))"
-          :model-value="tool.use"
-          @update:model-value="patch('Use', { use: $event })"
-        />
-      </div>
-      <div>
-        <label class="over" for="tool-used-at">Used at</label>
-        <input
-          id="tool-used-at"
-          class="field"
-          list="tool-places"
-          maxlength="120"
-          :value="tool.usedAt"
-          placeholder="bench, lathe, outdoors"
-          @input="patch('Used at', { usedAt: ($event.target as HTMLInputElement).value.slice(0, 120) })"
-        />
-        <datalist id="tool-places"><option v-for="p in distinct((t) => t.usedAt)" :key="p" :value="p" /></datalist>
-      </div>
-    </div>
-    <div>
-      <h3>How it can be held</h3>
-      <ul class="ways">
-        <li v-for="w in ways" :key="w.way">
-          <VerdictMark :level="w.lacks.length ? 'watch' : 'pass'" />
-          <span
-            >{{ w.says
-            }}<span v-if="w.lacks.length" class="quiet"
-              >: still to measure {{ w.lacks.join(', ').toLowerCase() }}</span
-            ></span
-          >
-        </li>
-      </ul>
-    </div>
-    <div>
-      <label class="over" for="tool-note">Note</label>
-      <textarea
-        id="tool-note"
-        class="field"
-        rows="2"
-        maxlength="2000"
-        :value="tool.note"
-        @input="patch('Note', { note: ($event.target as HTMLTextAreaElement).value })"
-      />
-    </div>
+    <CardAbout :tool="tool" @change="patch" />
 
     <div class="foot">
       <button id="tool-next" class="btn main" @click="emit('next')">Next tool</button>
@@ -353,17 +283,6 @@ const setCount = (text: string) => {
 .over-like {
   font-size: 0.86rem;
   color: var(--pencil);
-}
-.ways {
-  list-style: none;
-  margin: 4px 0 0;
-  padding: 0;
-  display: grid;
-  gap: 3px;
-}
-.ways li {
-  display: flex;
-  gap: 8px;
 }
 .foot {
   display: flex;
