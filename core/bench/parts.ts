@@ -20,11 +20,11 @@ export const partsOf = (model: HolderModel, shop: Pick<Shop, 'stock'>): Part[] =
   model.boards.map((b) => ({
     board: b.id,
     name: b.name,
-    count: 1,
+    count: b.layers,
     material: b.material,
     stock: shop.stock.find((s) => s.id === b.stock)?.name ?? b.stock,
     length: b.length,
     width: b.width,
-    thickness: b.thickness,
+    thickness: b.thickness / b.layers,
     openings: b.openings.length,
   }))

@@ -1,19 +1,16 @@
 import { formatLength } from '../units/format-length'
 import { backWebLimitRule, backWebRule, clearanceRule, keepRule } from './rules'
-import { limitFrom, remedy, TOLERANCE, type Check, type Subject } from './subject'
+import { letFollow, limitFrom, offer, TOLERANCE, answerTo, type Check, type Subject } from './subject'
 import type { Remedy, Verdict } from './verdict'
 import type { Board, Seat } from '../model/model'
 
-const letDepthFollow: Remedy = remedy('Let the depth follow from the tools', {
-  kind: 'choice',
-  key: 'depth',
-  value: null,
-})
+const letDepthFollow = ({ input }: Subject): Remedy[] =>
+  letFollow(input, 'Let the depth follow from the tools', 'depth')
 
 /** Wood behind the openings, heads clear of the wall, and necks behind the front edge. */
 export const checkAcross: Check = (subject) =>
   subject.model.boards
-    .filter((b) => b.openings.length > 0)
+    .filter((b) => b.openings.some((o) => o.opensTo === 'front'))
     .flatMap((board) => {
       const seats = subject.model.seats.filter((s) => s.board === board.id)
       return [backWeb(subject, board), ...headClearance(subject, board, seats), ...keeps(subject, board, seats)]
@@ -50,8 +47,7 @@ function backWeb(subject: Subject, board: Board): Verdict {
     figure: id,
     limitFigure: 'backWebLimit',
     measured: { value, limit, sense: 'at least', quantity: 'length', print: 'down' },
-    candidates:
-      level === 'stop' ? [letDepthFollow, remedy('Snug fit', { kind: 'choice', key: 'fit', value: 'snug' })] : [],
+    candidates: level === 'stop' ? [...letDepthFollow(subject), ...offer(input, 'Snug fit', 'fit', 'snug')] : [],
   }
 }
 
@@ -72,7 +68,7 @@ function headClearance(subject: Subject, board: Board, seats: readonly Seat[]): 
     { print: 'down' },
   )
   const level = value < limit - TOLERANCE ? 'stop' : 'pass'
-  const behind = input.holder.choices.back === 'behind' ? 'the back board' : 'the wall'
+  const behind = answerTo(input, 'back') === 'behind' ? 'the back board' : 'the wall'
   const says =
     value <= 0
       ? `${deepest.name} would reach ${formatLength(-value, input.shop, 'up')} into ${behind}.`
@@ -91,7 +87,7 @@ function headClearance(subject: Subject, board: Board, seats: readonly Seat[]): 
       measured: { value, limit, sense: 'at least', quantity: 'length', print: 'down' },
       candidates:
         level === 'stop'
-          ? [letDepthFollow, remedy('Back board below the rail', { kind: 'choice', key: 'back', value: 'below' })]
+          ? [...letDepthFollow(subject), ...offer(input, 'Back board below the rail', 'back', 'below')]
           : [],
     },
   ]
@@ -131,7 +127,7 @@ function keeps(subject: Subject, board: Board, seats: readonly Seat[]): Verdict[
       figure: 'keep',
       limitFigure: 'frontKeep',
       measured: { value: least.value, limit, sense: 'at least', quantity: 'length', print: 'down' },
-      candidates: level === 'stop' ? [letDepthFollow] : [],
+      candidates: level === 'stop' ? letDepthFollow(subject) : [],
     },
   ]
 }

@@ -5,12 +5,12 @@ import { bitName } from '../shop/bit-name'
 import { formatLength } from '../units/format-length'
 import { formatMass, massUnitFor } from '../units/mass'
 import { bearingRule } from './rules'
-import { limitFrom, remedy, TOLERANCE, type Check, type Subject } from './subject'
+import { limitFrom, offer, remedy, tighterFits, TOLERANCE, type Check, type Subject } from './subject'
 import type { Level, Remedy, Verdict } from './verdict'
 
 /** Wood under each head beside its slot: more is wanted under a heavy tool. */
 export const checkBearings: Check = (subject) =>
-  subject.model.seats.filter((s) => s.figures.slot).map((seat) => seatBearing(subject, seat))
+  subject.model.seats.filter((s) => s.figures.leftDoubt && s.figures.slot).map((seat) => seatBearing(subject, seat))
 
 function seatBearing(subject: Subject, seat: Seat): Verdict {
   const { trail, input } = subject
@@ -68,20 +68,18 @@ function seatBearing(subject: Subject, seat: Seat): Verdict {
 
 /** @param halfWidest half the widest slot that would still leave enough bearing, mm */
 function candidates({ input, trail }: Subject, seat: Seat, halfWidest: number): Remedy[] {
-  const { shop, holder, tools } = input
+  const { shop, tools } = input
   const found: Remedy[] = []
   const tool = tools.get(seat.tool)
   for (const attitude of kindOf(tool?.kind ?? '')?.attitudes ?? []) {
     if (attitude.turn !== seat.turn)
       found.push(remedy(`Turn it: ${attitude.label}`, { kind: 'turn', seat: seat.id, turn: attitude.turn }))
   }
-  const fit = holder.choices.fit ?? 'sliding'
-  if (fit === 'easy') found.push(remedy('Sliding fit', { kind: 'choice', key: 'fit', value: 'sliding' }))
-  if (fit !== 'snug') found.push(remedy('Snug fit', { kind: 'choice', key: 'fit', value: 'snug' }))
-  if (holder.choices.slots !== 'filed')
-    found.push(remedy('Two bores and a file', { kind: 'choice', key: 'slots', value: 'filed' }))
-  if (holder.choices.slots !== 'jigsawn')
-    found.push(remedy('Cut the slots with a jigsaw', { kind: 'choice', key: 'slots', value: 'jigsawn' }))
+  found.push(
+    ...tighterFits(input),
+    ...offer(input, 'Two bores and a file', 'slots', 'filed'),
+    ...offer(input, 'Cut the slots with a jigsaw', 'slots', 'jigsawn'),
+  )
   const buy = bitToBuy(trail.get(seat.figures.needed!).value, shop.unit, 2 * halfWidest)
   if (buy !== null && !shop.bits.some((b) => Math.abs(boredBy(b) - buy) < TOLERANCE)) {
     found.push(remedy(`Buy a ${bitName(buy, shop)} bit`, { kind: 'bit to buy', diameter: buy }))

@@ -3,7 +3,7 @@ import { bitName } from '../shop/bit-name'
 import { looseRule, playRule } from '../fit/rules'
 import { FIT_SETTING, type Fit } from '../shop/shop'
 import { formatLength } from '../units/format-length'
-import { limitFrom, remedy, TOLERANCE, type Check, type Subject } from './subject'
+import { answerTo, limitFrom, offer, remedy, tighterFits, TOLERANCE, type Check, type Subject } from './subject'
 import type { Remedy, Verdict } from './verdict'
 import type { Opening, Seat } from '../model/model'
 
@@ -18,7 +18,7 @@ export const checkBits: Check = (subject) =>
 
 function openingBit(subject: Subject, opening: Opening, seat: Seat, board: string): Verdict {
   const { input, trail } = subject
-  const { shop, holder } = input
+  const { shop } = input
   const verdict = (level: Verdict['level'], says: string, candidates: Remedy[] = []): Verdict => ({
     id: `bit:${seat.id}`,
     check: 'bit',
@@ -33,7 +33,7 @@ function openingBit(subject: Subject, opening: Opening, seat: Seat, board: strin
   const needed = trail.get(seat.figures.needed!).value
   const [bore, second] = opening.bores
   if (!bore) {
-    if (holder.choices.slots === 'jigsawn')
+    if (answerTo(input, 'slots') === 'jigsawn')
       return verdict('pass', `Slot ${seat.place} is sawn to the line: no bit needed.`)
     const buy = bitToBuy(needed, shop.unit)
     const wide = formatLength(needed, shop, 'up')
@@ -41,7 +41,7 @@ function openingBit(subject: Subject, opening: Opening, seat: Seat, board: strin
       buy === null
         ? `No bit bores ${wide} for ${seat.name}: an opening so wide is sawn.`
         : `No bit you own bores ${wide} for ${seat.name}; a ${bitName(buy, shop)} one would.`
-    return verdict('stop', says, [...buying(subject, needed), ...tighter(subject), twoBores, jigsaw])
+    return verdict('stop', says, [...buying(subject, needed), ...tighterFits(input), ...otherWays(input)])
   }
   const bit = shop.bits.find((b) => b.diameter === bore.bit)!
   const name = bitName(bit.diameter, shop)
@@ -51,7 +51,7 @@ function openingBit(subject: Subject, opening: Opening, seat: Seat, board: strin
   const { value: play, limit } = measured
   if (play > limit + TOLERANCE) {
     const says = `Loose: the ${name} bit leaves ${seat.name} ${formatLength(play, shop)} of play; nothing nearer is owned.`
-    const loose = verdict('watch', says, [twoBores, jigsaw, ...buying(subject, needed)])
+    const loose = verdict('watch', says, [...otherWays(input), ...buying(subject, needed)])
     return { ...loose, measured, figure: `play:${seat.id}`, limitFigure: 'looseFrom' }
   }
   return { ...(bit.toBuy ? verdict('watch', toBuy) : verdict('pass', `${seat.name}: ${name} bit.`)), measured }
@@ -60,7 +60,7 @@ function openingBit(subject: Subject, opening: Opening, seat: Seat, board: strin
 /** What a bore leaves beyond the neck, and from where on that is loose, on the trail. */
 function playLeft(subject: Subject, seat: Seat, bore: number): NonNullable<Verdict['measured']> {
   const { input, trail } = subject
-  const fit = FIT_SETTING[(input.holder.choices.fit ?? 'sliding') as Fit]
+  const fit = FIT_SETTING[(answerTo(input, 'fit') ?? 'sliding') as Fit]
   const neck = seat.figures.neckAcross!
   const value = trail.derive(
     `play:${seat.id}`,
@@ -76,19 +76,13 @@ function playLeft(subject: Subject, seat: Seat, bore: number): NonNullable<Verdi
   return { value, limit, sense: 'at most', quantity: 'length', print: 'nearest' }
 }
 
-const twoBores = remedy('Two bores and a file', { kind: 'choice', key: 'slots', value: 'filed' })
-const jigsaw = remedy('Cut the slots with a jigsaw', { kind: 'choice', key: 'slots', value: 'jigsawn' })
+const otherWays = (input: Subject['input']): Remedy[] => [
+  ...offer(input, 'Two bores and a file', 'slots', 'filed'),
+  ...offer(input, 'Cut the slots with a jigsaw', 'slots', 'jigsawn'),
+]
 
 function buying({ input }: Subject, needed: number): Remedy[] {
   const buy = bitToBuy(needed, input.shop.unit)
   if (buy === null || input.shop.bits.some((b) => Math.abs(b.diameter - buy) < TOLERANCE)) return []
   return [remedy(`Buy a ${bitName(buy, input.shop)} bit`, { kind: 'bit to buy', diameter: buy })]
-}
-
-function tighter({ input }: Subject): Remedy[] {
-  const fit = input.holder.choices.fit ?? 'sliding'
-  return [
-    ...(fit === 'easy' ? [remedy('Sliding fit', { kind: 'choice', key: 'fit', value: 'sliding' })] : []),
-    ...(fit === 'snug' ? [] : [remedy('Snug fit', { kind: 'choice', key: 'fit', value: 'snug' })]),
-  ]
 }

@@ -1,5 +1,5 @@
 import { formatLength } from '../units/format-length'
-import { limitFrom, remedy, TOLERANCE, type Check } from './subject'
+import { limitFrom, offer, TOLERANCE, type Check } from './subject'
 
 /** Whether each board can be had and handled in one length. */
 export const checkBoardLengths: Check = (subject) => {
@@ -23,8 +23,8 @@ export const checkBoardLengths: Check = (subject) => {
         level === 'pass'
           ? []
           : [
-              remedy('Pitch by neighbour', { kind: 'choice', key: 'pitch', value: 'neighbour' }),
-              remedy('Let the end heads overhang', { kind: 'choice', key: 'ends', value: 'overhang' }),
+              ...offer(input, 'Pitch by neighbour', 'pitch', 'neighbour'),
+              ...offer(input, 'Let the end heads overhang', 'ends', 'overhang'),
             ],
     },
   ]

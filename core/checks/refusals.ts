@@ -1,5 +1,5 @@
 import type { Plan, PlanInput, Refusal } from '../forms/form'
-import { remedy } from './subject'
+import { letFollow, offer, remedy } from './subject'
 import type { Remedy, Verdict } from './verdict'
 
 /** What a form refused, as stops: each says what would let it go on. */
@@ -15,21 +15,22 @@ export const refusalVerdicts = (plan: Plan, input: PlanInput): Verdict[] =>
     candidates: candidates(refusal, input),
   }))
 
-function candidates(refusal: Refusal, { holder }: PlanInput): Remedy[] {
+function candidates(refusal: Refusal, input: PlanInput): Remedy[] {
+  const { holder } = input
   const seats = refusal.seats ?? []
   const leaveOut = (label: string, out: string[]): Remedy[] =>
     out.length > 0 && out.length < holder.seats.length ? [remedy(label, { kind: 'leave out', seats: out })] : []
   if (refusal.id === 'overlap') {
     return [
-      ...(holder.choices.fit === 'snug' ? [] : [remedy('Snug fit', { kind: 'choice', key: 'fit', value: 'snug' })]),
-      remedy('Cut the slots with a jigsaw', { kind: 'choice', key: 'slots', value: 'jigsawn' }),
+      ...offer(input, 'Snug fit', 'fit', 'snug'),
+      ...offer(input, 'Cut the slots with a jigsaw', 'slots', 'jigsawn'),
       ...seats.flatMap((seat) => [remedy('Turn it: face right', { kind: 'turn', seat, turn: 1 })]),
       ...seats.flatMap((seat) => leaveOut('Leave it out', [seat])),
       ...leaveOut('Leave these out', seats),
     ]
   }
   if (refusal.id === 'too shallow') {
-    return [remedy('Let the depth follow from the tools', { kind: 'choice', key: 'depth', value: null })]
+    return letFollow(input, 'Let the depth follow from the tools', 'depth')
   }
   if (refusal.id === 'too long') {
     const half = holder.seats.slice(Math.ceil(holder.seats.length / 2)).map((s) => s.id)

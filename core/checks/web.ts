@@ -3,7 +3,7 @@ import { greatestLength } from '../forms/choice-value'
 import { formatLength, gridStep } from '../units/format-length'
 import { toGrid } from '../units/grid'
 import { webLimitRule, webRule, endWebRule } from './rules'
-import { gridOn, limitFrom, remedy, TOLERANCE, type Check, type Subject } from './subject'
+import { gridOn, limitFrom, offer, remedy, TOLERANCE, type Check, type Subject } from './subject'
 import type { Remedy, Verdict } from './verdict'
 import type { Board, Opening } from '../model/model'
 
@@ -100,6 +100,6 @@ function wider({ input, trail }: Subject, key: 'gap' | 'margin', label: string, 
 }
 
 const others = ({ input }: Subject, seats: string[]): Remedy[] => [
-  ...(input.holder.choices.fit === 'snug' ? [] : [remedy('Snug fit', { kind: 'choice', key: 'fit', value: 'snug' })]),
+  ...offer(input, 'Snug fit', 'fit', 'snug'),
   remedy('Leave one out', { kind: 'leave out', seats }),
 ]

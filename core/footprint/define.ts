@@ -56,6 +56,7 @@ export interface KindSpec<K extends string> {
   bodies: (f: Figures<K>, d: Drawn) => Body[]
   captions?: Partial<Record<View, string>>
   neck?: Kind['neck']
+  shank?: Kind['shank']
 }
 
 /** The four ways to turn a tool with a face. */
@@ -145,5 +146,6 @@ export function defineKind<K extends string>(spec: KindSpec<K>): Kind {
       return { axis: balance.axis, at: balance.at(reading, figuresOf(tool.measures)) }
     },
     ...(spec.neck ? { neck: spec.neck } : {}),
+    ...(spec.shank ? { shank: spec.shank } : {}),
   }
 }

@@ -78,6 +78,24 @@ export interface NeckEnvelope {
   neckShape: 'round' | 'rectangular'
 }
 
+/** What a block feels of a tool that stands in a bore, lower end first: all in mm, in the attitude asked for. */
+export interface ShankEnvelope {
+  /** from the bore's axis to what stands above the block each way, looking at the wall from above */
+  left: Measured
+  right: Measured
+  front: Measured
+  back: Measured
+  /** the round hole that what goes in would just pass */
+  across: Measured
+  /** how much goes in, from what comes to rest on the wood down to its lower end */
+  length: Measured
+  overall: Measured
+  /** diameters that could come to rest on the wood round the bore, from below upwards; none for one that stands on a floor */
+  shoulders: Measured[]
+  /** what goes in ends in an edge or a point, which must not stand on anything */
+  sharp: boolean
+}
+
 /** A length and the fields of the card which it comes from. */
 export interface Measured {
   /** mm */
@@ -138,4 +156,6 @@ export interface Kind {
   balancedAt: (field: string, tool: Measuring) => { axis: 'x' | 'y' | 'z'; at: number } | null
   /** for tools that can hang by a neck below a wider head */
   neck?: (tool: Measuring, turn: Attitude['turn']) => NeckEnvelope | Missing | null
+  /** for tools that can stand in a bore */
+  shank?: (tool: Measuring, turn: Attitude['turn']) => ShankEnvelope | Missing
 }

@@ -30,34 +30,42 @@ export interface Bore {
   bit: number
 }
 
-/** A hole or slot through a board, in the board's own plane. */
+/** A hole or slot in a board, in the board's own plane, made from its upper (or outer) face. */
 export interface Opening {
   id: string
-  kind: 'slot'
+  /** `slot`: open at an edge; `bore`: closed all round */
+  kind: 'slot' | 'bore'
   seat: string
-  /** middle of its closed end, on the line of centres */
+  /** of a slot: middle of its closed end, on the line of centres */
   centre: Point
   /** mm */
   width: number
   /** of its closed end: half the width, or less where two bores make it; mm */
   radius: number
   outline: Outline
-  /** the edge at which it is open */
-  opensTo: 'front'
+  /** the edge at which it is open, or null */
+  opensTo: 'front' | null
+  /** mm, or null for one that goes through */
+  depth: number | null
+  /** diameter of a small hole through the floor of a blind one, by which dust falls out; null for none. mm */
+  dust: number | null
   /** what is drilled, from left to right: one bore, two side by side, or none when it is sawn */
   bores: Bore[]
   /** ids of the figures that placed it; `end` is the diameter of its closed end */
-  figures: { x: string; y: string; width: string; end: string }
+  figures: { x: string; y: string; width: string; end: string; depth?: string }
 }
 
 /** A board in its own plane: x along its length from the datum end, y across its width from the back (or lower) edge. mm. */
 export interface Board {
   id: string
   name: string
-  role: 'rail' | 'back'
+  role: 'rail' | 'block' | 'back'
   material: string
   stock: string
+  /** of all its layers together */
   thickness: number
+  /** how many boards of its stock are glued up to it */
+  layers: number
   length: number
   width: number
   grain: 'along length'
@@ -86,10 +94,14 @@ export interface Seat {
   turn: 0 | 1 | 2 | 3
   board: string
   opening: string
-  /** the neck's centre at the underside of the head, in the holder */
+  /** where the tool's own origin stands in the holder: its neck's middle under the head, or the end of its shank */
   at: Place
   /** from the neck's centre to the head's farthest points, mm */
   extent: { left: number; right: number; front: number; back: number }
+  /** what carries it: wood under its head or shoulder, or the floor of a blind bore */
+  rests: 'shoulder' | 'floor'
+  /** an edge or point at its lower end, which must not stand on anything */
+  sharp: boolean
   /** kg, or null when not weighed */
   mass: number | null
   /** ids of figures about it, such as its bearings */

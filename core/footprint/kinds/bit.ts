@@ -1,6 +1,8 @@
 import { box, rod } from '../body'
 import { across, up } from '../card'
 import { defineKind } from '../define'
+import { part } from '../neck'
+import { standingIn } from '../shank'
 
 type Key = 'shankDiameter' | 'shankLength' | 'cuttingDiameter' | 'overallLength'
 
@@ -92,4 +94,17 @@ export const kind = defineKind<Key>({
       },
     ]
   },
+  shank: standingIn(['shankDiameter', 'shankLength', 'cuttingDiameter', 'overallLength'], (m) => {
+    const head = part(m, m.cuttingDiameter! > m.shankDiameter! ? 'cuttingDiameter' : 'shankDiameter', 0.5)
+    return {
+      front: head,
+      back: head,
+      right: head,
+      across: part(m, 'shankDiameter'),
+      length: part(m, 'shankLength'),
+      overall: part(m, 'overallLength'),
+      shoulders: [],
+      sharp: false,
+    }
+  }),
 })

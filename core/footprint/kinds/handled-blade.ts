@@ -3,6 +3,7 @@ import { box, rod, type Body } from '../body'
 import { across, up } from '../card'
 import { defineKind, type Drawn, type Figures } from '../define'
 import { hanging, part } from '../neck'
+import { diagonal, standingIn } from '../shank'
 
 type Key =
   | 'handleDiameter'
@@ -216,4 +217,21 @@ export const kind = defineKind<Key>({
     thickness: part(m, 'ferruleDiameter'),
     shape: 'round',
   })),
+  shank: standingIn(['handleDiameter', 'bladeWidth', 'bladeLength', 'overallLength'], (m, options) => {
+    const flat = options.blade !== 'round' && m.bladeThickness !== undefined
+    const deep = part(m, m.handleThickness === undefined ? 'handleDiameter' : 'handleThickness', 0.5)
+    return {
+      front: deep,
+      back: deep,
+      right: part(m, 'handleDiameter', 0.5),
+      across: flat ? diagonal(m, 'bladeWidth', 'bladeThickness') : part(m, 'bladeWidth'),
+      length: part(m, 'bladeLength'),
+      overall: part(m, 'overallLength'),
+      shoulders: [
+        ...(m.ferruleDiameter === undefined ? [] : [part(m, 'ferruleDiameter')]),
+        part(m, m.handleThickness === undefined ? 'handleDiameter' : 'handleThickness'),
+      ],
+      sharp: (options.delicate ?? 'edge') === 'edge',
+    }
+  }),
 })

@@ -2,6 +2,16 @@ import { polygon } from '../../geometry/outline'
 import { plate } from '../body'
 import { across, up } from '../card'
 import { defineKind } from '../define'
+import type { Measured } from '../kind'
+import { less, part } from '../neck'
+import { standingIn } from '../shank'
+
+/** A hexagon across its corners. @param flats its size across flats, mm */
+const acrossCorners = (flats: number): Measured => ({
+  value: (2 * flats) / Math.sqrt(3),
+  expression: '2 × {acrossFlats} / √3',
+  moves: { acrossFlats: 2 / Math.sqrt(3) },
+})
 
 type Key = 'acrossFlats' | 'shortLeg' | 'longLeg'
 
@@ -67,4 +77,15 @@ export const kind = defineKind<Key>({
     ])
     return [plate('blade', 'face', outline, -h, h)]
   },
+  shank: standingIn(['acrossFlats', 'longLeg', 'shortLeg'], (m) => ({
+    front: part(m, 'acrossFlats', 0.5),
+    back: part(m, 'acrossFlats', 0.5),
+    right: part(m, 'shortLeg'),
+    left: part(m, 'acrossFlats', 0.5),
+    across: acrossCorners(m.acrossFlats!),
+    length: less(m, 'longLeg', 'acrossFlats'),
+    overall: part(m, 'longLeg'),
+    shoulders: [],
+    sharp: false,
+  })),
 })

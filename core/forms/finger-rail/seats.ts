@@ -1,10 +1,9 @@
 import type { Measured, NeckEnvelope } from '../../footprint/kind'
 import { kindOf } from '../../footprint/kinds'
 import type { Tool } from '../../footprint/tool'
-import { doubtRule } from '../../fit/rules'
 import type { SeatOrder } from '../../model/holder'
-import { namedIn, type Trail } from '../../working/trail'
-import { fieldDoubt } from '../doubt'
+import type { Trail } from '../../working/trail'
+import { doubtFigure, measuredFigure } from '../measured-figure'
 import type { PlanInput, Refusal } from '../form'
 import type { Along } from './layout'
 import { extentRule } from './rules'
@@ -39,47 +38,6 @@ export interface RailSeat extends Along {
     | 'mass',
     string
   >
-}
-
-/** Puts a measured extent on the trail: the measurement itself, or what is reckoned from it. */
-function measuredFigure(trail: Trail, seat: SeatOrder, tool: Tool, name: string, label: string, m: Measured): string {
-  const fields = kindOf(tool.kind)!.fields
-  for (const key of namedIn(m.expression)) {
-    const id = `m:${tool.id}.${key}`
-    if (trail.has(id)) continue
-    const field = fields.find((f) => f.key === key)!
-    trail.given(id, `${tool.name}: ${field.label.toLowerCase()}`, tool.measures[key]!, {
-      kind: 'measurement',
-      tool: tool.id,
-      field: key,
-    })
-  }
-  const formula = m.expression.replaceAll('{', `{m:${tool.id}.`)
-  const [only] = namedIn(formula)
-  if (formula === `{${only}}`) return only!
-  const id = `${name}:${seat.id}`
-  trail.derive(id, label, m.value, extentRule, formula)
-  return id
-}
-
-/** Puts what a measured extent may be out by on the trail. @returns the figure's id */
-function doubtFigure(
-  input: PlanInput,
-  trail: Trail,
-  seat: SeatOrder,
-  tool: Tool,
-  name: string,
-  label: string,
-  m: Measured,
-): string {
-  const terms = Object.entries(m.moves).map(([field, times]) => {
-    const doubt = fieldDoubt(input, trail, tool, field)
-    return { value: times * doubt.value, text: times === 1 ? doubt.text : `${doubt.text} × ${times}` }
-  })
-  const id = `${name}Doubt:${seat.id}`
-  const value = terms.reduce((sum, t) => sum + t.value, 0)
-  trail.derive(id, `${label} may be out by`, value, doubtRule, terms.map((t) => t.text).join(' + '), { print: 'up' })
-  return id
 }
 
 /**
@@ -134,7 +92,7 @@ function railSeat(
   place: number,
 ): RailSeat {
   const put = (name: string, label: string, m: Measured) =>
-    measuredFigure(trail, order, tool, name, `${label} of ${place}`, m)
+    measuredFigure(trail, order, tool, name, `${label} of ${place}`, m, extentRule)
   const neckId = put('across', 'Neck across the slot', e.neckAcross)
   const ids = {
     neckAcross: neckId,
