@@ -1,5 +1,6 @@
 <script setup lang="ts">
 import { onMounted } from 'vue'
+import { useNewHolder } from '~/composables/useNewHolder'
 import { useLive } from '~/stores/live'
 import { useOutbox } from '~/stores/outbox'
 import { useRecords } from '~/stores/records'
@@ -7,6 +8,7 @@ import { useRecords } from '~/stores/records'
 const records = useRecords()
 const outbox = useOutbox()
 const live = useLive()
+const { wanted } = useNewHolder()
 
 async function begin() {
   await records.load()
@@ -38,5 +40,6 @@ onMounted(() => {
     <ConflictDialog />
     <QuietNews />
     <DevicePanel />
+    <HolderWhichForm v-if="wanted" />
   </v-app>
 </template>

@@ -14,8 +14,35 @@ const tool = (id: string, width: number, across: number, neck: string): Tool => 
   mass: 0.6,
 })
 
-/** Rails that make use of every rule between them. */
-function examples(): PlanInput[] {
+/** A file that stands in a bore by its shoulder, and a bit that stands on a floor. */
+const file = (id: string, wide: number): Tool => ({
+  ...plainTool(id, 'handled-blade', `File ${id}`),
+  measures: { handleDiameter: 30, ferruleDiameter: 20, bladeWidth: wide, bladeThickness: 4, bladeLength: 150, overallLength: 270 }, // prettier-ignore
+})
+const cutter = (id: string, cutting: number): Tool => ({
+  ...plainTool(id, 'bit', `Bit ${id}`),
+  measures: { shankDiameter: 9.5, shankLength: 62, cuttingDiameter: cutting, overallLength: 90 },
+})
+
+/** Blocks that make use of every rule of theirs between them. */
+function blocks(): PlanInput[] {
+  const tools = [file('a', 12), file('b', 16), cutter('c', 20), cutter('d', 25)]
+  const block = (choices: Record<string, string>): PlanInput => ({
+    shop: usualShop(),
+    tools: new Map(tools.map((t) => [t.id, t])),
+    holder: {
+      id: 'example',
+      name: 'Example',
+      form: 'socket-block',
+      seats: tools.map((t) => ({ id: t.id, tool: t.id, turn: 0 })),
+      choices,
+    },
+  })
+  return [block({ rows: '2', hole: 'blind' }), block({ rows: '2', arrange: 'staggered', bores: 'one' })]
+}
+
+/** Rails that make use of every rule of theirs between them. */
+function rails(): PlanInput[] {
   const shop = { ...usualShop(), bits: [22, 25, 28, 30, 32, 35, 38].map(plainBit) }
   const tools = [tool('a', 27.5, 62, 'rectangular'), tool('b', 36, 90, 'round')]
   const rail = (choices: Record<string, string>): PlanInput => ({
@@ -35,7 +62,7 @@ function examples(): PlanInput[] {
 /** One use of each rule, by its id: the figure, the formula in words and in numbers. */
 function uses(): Map<string, string> {
   const found = new Map<string, string>()
-  for (const input of examples()) {
+  for (const input of [...rails(), ...blocks()]) {
     const { working } = design(input)
     const find = finder(working)
     const words = (f: Figure) => fillIn(f.formula, (id) => find(id).label.toLowerCase())

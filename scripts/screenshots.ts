@@ -54,6 +54,15 @@ async function desk(browser: Browser, address: string) {
   await page.locator('input[type=file]').setInputFiles({ name: 'tools.csv', mimeType: '', buffer: Buffer.from(LIST) })
   await page.getByText('can be taken in').waitFor()
   await take('import')
+  await page.goto('/tools')
+  for (const name of ['Bench chisel 6', 'Bench chisel 12', 'Forstner bit 20', 'Forstner bit 25', 'Soft-face hammer']) {
+    await page.getByLabel('Search the tray').fill(name)
+    await page.getByLabel(`Choose ${name}`, { exact: true }).check()
+  }
+  await page.getByRole('button', { name: 'Make a holder for them' }).click()
+  await take('which-holder')
+  await page.goto('/holders/net-store-cutters')
+  await take('socket-block')
   await page.goto('/holders')
   await page.getByRole('heading', { name: 'Mallets by the bench' }).getByRole('link').click()
   await take('workbench')

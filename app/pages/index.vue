@@ -8,7 +8,7 @@ import { useRecords } from '~/stores/records'
 
 useHead({ title: 'Today · Fingerling' })
 const records = useRecords()
-const { newHolder } = useNewHolder()
+const { ask } = useNewHolder()
 const router = useRouter()
 
 const toMeasure = computed(() => records.tools.filter((t) => lacks(t).length > 0))
@@ -59,8 +59,8 @@ const next = computed<Next>(() => {
         .slice(0, 4)
         .map((t) => t.name)
         .join(', '),
-      button: 'Make a finger rail',
-      go: () => newHolder(homeless.value.slice(0, 8)),
+      button: 'Find them a holder',
+      go: () => ask(homeless.value.slice(0, 8)),
     }
   const [first] = sound.value
   if (first)

@@ -17,6 +17,8 @@ export interface Mark {
   across: number | null
   /** diameter stamped on the bit, for a bore's centre */
   bit: number | null
+  /** how deep it is bored, or null for through; mm */
+  depth: number | null
   /** which side of a saw line or end mark is waste */
   waste: 'left' | 'right' | null
   seat: string | null
@@ -33,6 +35,9 @@ export interface Link {
   to: string
   printed: number
 }
+
+/** Marks so near to each other stand at one place, mm. */
+const SAME_PLACE = 1e-6
 
 /** Every mark of one board, and the chain from main mark to main mark. */
 export interface MarkedBoard {
@@ -54,31 +59,34 @@ export function boardMarks(model: HolderModel, board: Board, format: LengthForma
     printed: toGrid(x, grid),
     across: null,
     bit: null,
+    depth: null,
     waste: null,
     seat: null,
     figure: null,
     ...more,
   })
   const marks = [mark('datum', 'Datum end', 0)]
-  for (const opening of [...board.openings].sort((a, b) => a.centre.x - b.centre.x)) {
+  for (const opening of [...board.openings].sort((a, b) => a.centre.x - b.centre.x || a.centre.y - b.centre.y)) {
     const seat = model.seats.find((s) => s.id === opening.seat)
     const name = seat ? `${seat.place}` : opening.id
     const { x, y } = opening.centre
-    const about = { seat: opening.seat, figure: opening.figures.x }
+    const about = { seat: opening.seat, figure: opening.figures.x, depth: opening.depth }
+    const sawn = opening.opensTo !== null
     const across = toGrid(y, grid)
     const [one, two] = opening.bores
     const bore = ({ centre, bit }: Bore, side: string) =>
       mark('bore', `Bore ${name}, ${side}`, centre.x, { ...about, across, bit })
     marks.push(
-      mark('saw', `Saw line ${name}, left`, x - opening.width / 2, { ...about, waste: 'right' }),
+      ...(sawn ? [mark('saw', `Saw line ${name}, left`, x - opening.width / 2, { ...about, waste: 'right' })] : []),
       ...(one && two ? [bore(one, 'left')] : []),
       mark('centre', `Centre ${name}`, x, { ...about, across, bit: two ? null : (one?.bit ?? null) }),
       ...(one && two ? [bore(two, 'right')] : []),
-      mark('saw', `Saw line ${name}, right`, x + opening.width / 2, { ...about, waste: 'left' }),
+      ...(sawn ? [mark('saw', `Saw line ${name}, right`, x + opening.width / 2, { ...about, waste: 'left' })] : []),
     )
   }
   marks.push(mark('end', 'End', board.length, { waste: 'right', figure: board.figures.length }))
-  const main = marks.filter(isMain)
+  // bores of several rows may stand at one place along the board: it is one station of the chain
+  const main = marks.filter(isMain).filter((m, i, all) => i === 0 || m.x - all[i - 1]!.x > SAME_PLACE)
   const { steps } = printedMarks(
     main.map((m) => m.x),
     grid,

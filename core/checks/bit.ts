@@ -30,7 +30,7 @@ function openingBit(subject: Subject, opening: Opening, seat: Seat, board: strin
     figure: seat.figures.slot,
     candidates,
   })
-  const needed = trail.get(seat.figures.needed!).value
+  const needed = trail.get(trail.has('neededAll') ? 'neededAll' : seat.figures.needed!).value
   const [bore, second] = opening.bores
   if (!bore) {
     if (answerTo(input, 'slots') === 'jigsawn')
@@ -47,6 +47,9 @@ function openingBit(subject: Subject, opening: Opening, seat: Seat, board: strin
   const name = bitName(bit.diameter, shop)
   const toBuy = `The ${name} bit for ${seat.name} is still to be bought.`
   if (second) return bit.toBuy ? verdict('watch', toBuy) : verdict('pass', `${seat.name}: two bores, ${name} bit.`)
+  // one bore for all is meant to be too wide for most of them
+  if (answerTo(input, 'bores') === 'one')
+    return verdict(bit.toBuy ? 'watch' : 'pass', bit.toBuy ? toBuy : `${seat.name}: ${name} bit, one for all.`)
   const measured = playLeft(subject, seat, boredBy(bit))
   const { value: play, limit } = measured
   if (play > limit + TOLERANCE) {

@@ -5,12 +5,13 @@ import { checkBits } from './bit'
 import { checkBoardLengths } from './board-length'
 import { checkMeasurements } from './measurements'
 import { refusalVerdicts } from './refusals'
+import { checkSockets } from './socket'
 import type { Check } from './subject'
 import type { Verdict } from './verdict'
 import { checkWebs } from './web'
 
 /** Every check, in the order in which a person would look. */
-const CHECKS: readonly Check[] = [checkBits, checkBearings, checkWebs, checkAcross, checkBoardLengths]
+const CHECKS: readonly Check[] = [checkBits, checkBearings, checkSockets, checkWebs, checkAcross, checkBoardLengths]
 
 /**
  * Looks a plan over. The checks' own figures are added to the plan's trail.

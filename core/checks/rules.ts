@@ -29,3 +29,12 @@ export const keepRule = rule(
   'keep',
   'How far the neck stands behind the front edge: what a knock must move it by before it is out.',
 )
+export const shoulderRule = rule(
+  'shoulder',
+  'Wood under a handle or ferrule on each side of its bore, with it as thin as the measuring may hide it to be.',
+)
+export const standsOutRule = rule('stands-out', 'What hangs out below the board a tool stands in.')
+export const rowWebRule = rule(
+  'row-web',
+  'Wood between the two nearest openings of neighbouring rows, by the distance of their centres.',
+)

@@ -2,28 +2,41 @@ import { formOf } from '../forms/all-forms'
 import { greatestLength } from '../forms/choice-value'
 import { formatLength, gridStep } from '../units/format-length'
 import { toGrid } from '../units/grid'
-import { webLimitRule, webRule, endWebRule } from './rules'
+import { endWebRule, rowWebRule, webLimitRule, webRule } from './rules'
 import { gridOn, limitFrom, offer, remedy, TOLERANCE, type Check, type Subject } from './subject'
 import type { Remedy, Verdict } from './verdict'
-import type { Board, Opening } from '../model/model'
+import { openingRows, type Board, type Opening } from '../model/model'
+
+/** The two openings of two rows with the least wood between them, mm. */
+function nearest(behind: readonly Opening[], before: readonly Opening[]): { a: Opening; b: Opening; wood: number } {
+  let least: { a: Opening; b: Opening; wood: number } | null = null
+  for (const a of behind) {
+    for (const b of before) {
+      const apart = Math.hypot(b.centre.x - a.centre.x, b.centre.y - a.centre.y)
+      const wood = apart - (a.width + b.width) / 2
+      if (!least || wood < least.wood) least = { a, b, wood }
+    }
+  }
+  return least!
+}
 
 /** Webs between neighbouring openings of every board that has them, and from the outermost openings to its ends. */
 export const checkWebs: Check = (subject) => subject.model.boards.flatMap((board) => boardWebs(subject, board))
 
 function boardWebs(subject: Subject, board: Board): Verdict[] {
-  const openings = [...board.openings].sort((a, b) => a.centre.x - b.centre.x)
-  const [first, last] = [openings[0], openings.at(-1)]
-  if (!first || !last) return []
+  const rows = openingRows(board)
+  if (rows.length === 0) return []
   const { trail } = subject
+  const layer = board.figures.layer ?? board.figures.thickness
   limitFrom(subject, 'web')
   limitFrom(subject, 'webPerThickness')
   const { web, webPerThickness } = subject.input.shop.settings
   const limit = trail.derive(
     'webLimit',
     'Least web',
-    Math.max(web, webPerThickness * board.thickness),
+    Math.max(web, (webPerThickness * board.thickness) / board.layers),
     webLimitRule,
-    `max({web}, {webPerThickness} × {${board.figures.thickness}})`,
+    `max({web}, {webPerThickness} × {${layer}})`,
     { print: 'up' },
   )
   const verdicts: Verdict[] = []
@@ -57,38 +70,59 @@ function boardWebs(subject: Subject, board: Board): Verdict[] {
     })
   }
   const name = (o: Opening) => subject.model.seats.find((s) => s.id === o.seat)?.place ?? o.id
-  openings.slice(1).forEach((b, i) => {
-    const a = openings[i]!
-    const id = `web:${a.seat}`
+  rows.forEach((openings, r) => {
+    const of = rows.length > 1 ? `, row ${r + 1}` : ''
+    openings.slice(1).forEach((b, i) => {
+      const a = openings[i]!
+      const id = `web:${a.seat}`
+      const title = `Web ${name(a)}–${name(b)}`
+      const value = b.centre.x - a.centre.x - (a.width + b.width) / 2
+      const formula = `{${b.figures.x}} − {${a.figures.x}} − ({${a.figures.width}} + {${b.figures.width}}) / 2`
+      trail.derive(id, title, value, webRule, formula, { print: 'down', note: 'about' })
+      judge(id, title, value, [a.seat, b.seat], (short) => [
+        ...wider(subject, 'gap', 'Gap', short),
+        ...others(subject, [b.seat]),
+      ])
+    })
+    const [first, last] = [openings[0]!, openings.at(-1)!]
+    const [startId, endId] = r === 0 ? ['web:start', 'web:end'] : [`web:start:${r + 1}`, `web:end:${r + 1}`]
+    const start = first.centre.x - first.width / 2
+    trail.derive(
+      startId!,
+      `Web at the datum end${of}`,
+      start,
+      endWebRule,
+      `{${first.figures.x}} − {${first.figures.width}} / 2`,
+      { print: 'down', note: 'about' },
+    )
+    judge(startId!, `Web at the datum end${of}`, start, [first.seat], (short) =>
+      wider(subject, 'margin', 'Margin', short),
+    )
+    const end = board.length - last.centre.x - last.width / 2
+    trail.derive(
+      endId!,
+      `Web at the far end${of}`,
+      end,
+      endWebRule,
+      `{${board.figures.length}} − {${last.figures.x}} − {${last.figures.width}} / 2`,
+      { print: 'down', note: 'about' },
+    )
+    judge(endId!, `Web at the far end${of}`, end, [last.seat], (short) => wider(subject, 'margin', 'Margin', short))
+  })
+  rows.slice(1).forEach((row, i) => {
+    const id = `web:rows:${i + 1}`
+    const { a, b, wood } = nearest(rows[i]!, row)
     const title = `Web ${name(a)}–${name(b)}`
-    const value = b.centre.x - a.centre.x - (a.width + b.width) / 2
-    const formula = `{${b.figures.x}} − {${a.figures.x}} − ({${a.figures.width}} + {${b.figures.width}}) / 2`
-    trail.derive(id, title, value, webRule, formula, { print: 'down', note: 'about' })
-    judge(id, title, value, [a.seat, b.seat], (short) => [
+    const formula = `√(({${b.figures.x}} − {${a.figures.x}})² + ({${b.figures.y}} − {${a.figures.y}})²) − ({${a.figures.width}} + {${b.figures.width}}) / 2`
+    trail.derive(id, title, wood, rowWebRule, formula, {
+      print: 'down',
+      note: `about; the nearest of rows ${i + 1} and ${i + 2}`,
+    })
+    judge(id, title, wood, [a.seat, b.seat], (short) => [
       ...wider(subject, 'gap', 'Gap', short),
       ...others(subject, [b.seat]),
     ])
   })
-  const start = first.centre.x - first.width / 2
-  trail.derive(
-    'web:start',
-    'Web at the datum end',
-    start,
-    endWebRule,
-    `{${first.figures.x}} − {${first.figures.width}} / 2`,
-    { print: 'down', note: 'about' },
-  )
-  judge('web:start', 'Web at the datum end', start, [first.seat], (short) => wider(subject, 'margin', 'Margin', short))
-  const end = board.length - last.centre.x - last.width / 2
-  trail.derive(
-    'web:end',
-    'Web at the far end',
-    end,
-    endWebRule,
-    `{${board.figures.length}} − {${last.figures.x}} − {${last.figures.width}} / 2`,
-    { print: 'down', note: 'about' },
-  )
-  judge('web:end', 'Web at the far end', end, [last.seat], (short) => wider(subject, 'margin', 'Margin', short))
   return verdicts
 }
 

@@ -1,4 +1,4 @@
-import type { Board } from '../model/model'
+import { openingColumns, openingRows, type Board } from '../model/model'
 import { gridStep, type LengthFormat } from '../units/format-length'
 import { printedMarks } from '../units/grid'
 import type { Working } from '../working/figure'
@@ -23,13 +23,17 @@ const along = (side: Dimension['side'], row: number, draft: Draft): Dimension =>
 export function topDimensions(board: Board, working: Working, format: LengthFormat): Dimension[] {
   const has = new Set(working.map((f) => f.id))
   const { at } = board.placement
-  const openings = [...board.openings].sort((a, b) => a.centre.x - b.centre.x)
+  const rows = openingRows(board)
+  // beside the front edge the openings of the row next to it
+  const openings = rows.at(-1) ?? []
+  const row = rows.length
+  const webId = (name: 'start' | 'end') => (row > 1 ? `web:${name}:${row}` : `web:${name}`)
   const found: Dimension[] = []
 
   let edge = 0
   openings.forEach((o, i) => {
     const [left, right] = [o.centre.x - o.width / 2, o.centre.x + o.width / 2]
-    const web = i === 0 ? 'web:start' : `web:${openings[i - 1]!.seat}`
+    const web = i === 0 ? webId('start') : `web:${openings[i - 1]!.seat}`
     if (has.has(web))
       found.push(
         along('bottom', 1, { id: web, figure: web, from: at.x + edge, to: at.x + left, print: 'down', about: true }),
@@ -45,11 +49,12 @@ export function topDimensions(board: Board, working: Working, format: LengthForm
     )
     edge = right
   })
-  if (openings.length > 0 && has.has('web:end')) {
+  const end = webId('end')
+  if (openings.length > 0 && has.has(end)) {
     found.push(
       along('bottom', 1, {
-        id: 'web:end',
-        figure: 'web:end',
+        id: end,
+        figure: end,
         from: at.x + edge,
         to: at.x + board.length,
         print: 'down',
@@ -58,11 +63,12 @@ export function topDimensions(board: Board, working: Working, format: LengthForm
     )
   }
 
-  const stations = [0, ...openings.map((o) => o.centre.x), board.length]
+  const columns = openingColumns(board)
+  const stations = [0, ...columns.map((o) => o.centre.x), board.length]
   const { steps } = printedMarks(stations, gridStep(format))
-  if (openings.length > 0) {
+  if (columns.length > 0) {
     steps.forEach((value, i) => {
-      const figure = openings[i]?.figures.x ?? board.figures.length
+      const figure = columns[i]?.figures.x ?? board.figures.length
       found.push(
         along('bottom', 2, { id: `chain:${i}`, figure, from: at.x + stations[i]!, to: at.x + stations[i + 1]!, value }),
       )
@@ -71,12 +77,17 @@ export function topDimensions(board: Board, working: Working, format: LengthForm
   found.push(along('bottom', 3, { id: 'length', figure: board.figures.length, from: at.x, to: at.x + board.length }))
 
   const [backEdge, frontEdge] = [-at.y, -at.y - board.width]
-  const line = openings[0]
-  if (line) {
-    const centre = backEdge - line.centre.y
-    found.push(along('left', 1, { id: 'centre', figure: line.figures.y, from: backEdge, to: centre }))
-    if (has.has('front')) found.push(along('left', 1, { id: 'front', figure: 'front', from: centre, to: frontEdge }))
-  }
+  // from the back edge to each row of openings in turn, and on to the front edge
+  let from = backEdge
+  rows.forEach(([line], r) => {
+    const to = backEdge - line!.centre.y
+    const step = `rowStep:${r + 1}`
+    const figure = r === 0 ? line!.figures.y : has.has(step) ? step : has.has('rowStep') ? 'rowStep' : line!.figures.y
+    found.push(along('left', 1, { id: r === 0 ? 'centre' : `row:${r + 1}`, figure, from, to }))
+    from = to
+  })
+  if (rows.length > 0 && has.has('front'))
+    found.push(along('left', 1, { id: 'front', figure: 'front', from, to: frontEdge }))
   found.push(along('left', 2, { id: 'depth', figure: board.figures.width, from: backEdge, to: frontEdge }))
   return found
 }

@@ -39,12 +39,14 @@ function openingItems(board: Board, opening: Opening, look: Look): Pick<SeatItem
   const { x, y } = opening.centre
   const half = opening.width / 2
   if (!isFaceOn(board, look)) {
-    const edge = (dx: number): LineItem => ({
-      style: 'visible',
-      from: { x: dx, y: 0 },
-      to: { x: dx, y: -board.thickness },
-    })
-    return { outlines: [], lines: look === 'front' ? [edge(-half), edge(half)] : [] }
+    if (look !== 'front') return { outlines: [], lines: [] }
+    // a slot's edges break out at the front; a bore is hidden in the wood
+    const style = opening.opensTo === 'front' ? 'visible' : 'hidden'
+    const foot = -(opening.depth ?? board.thickness)
+    const edge = (dx: number): LineItem => ({ style, from: { x: dx, y: 0 }, to: { x: dx, y: foot } })
+    const floor: LineItem[] =
+      opening.depth === null ? [] : [{ style, from: { x: -half, y: foot }, to: { x: half, y: foot } }]
+    return { outlines: [], lines: [edge(-half), edge(half), ...floor] }
   }
   const about = moved(opening.outline, -x, -y)
   const centres = opening.bores.length > 0 ? opening.bores.map((b) => b.centre) : [opening.centre]

@@ -22,6 +22,7 @@ export function marksCsv(model: HolderModel, board: string, format: LengthFormat
       'from datum end': formatLength(m.printed, format),
       'from back edge': m.across === null ? '' : formatLength(m.across, format),
       bit: m.bit === null ? '' : bitName(m.bit, format),
+      depth: m.depth === null ? '' : formatLength(m.depth, format, 'down'),
       waste: m.waste ? WASTE[m.waste] : '',
       'from datum end mm (model)': Number(m.x.toFixed(4)),
     })),

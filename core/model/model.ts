@@ -72,8 +72,8 @@ export interface Board {
   outline: Outline
   openings: Opening[]
   placement: Placement
-  /** ids of the figures of its size */
-  figures: { length: string; width: string; thickness: string }
+  /** ids of the figures of its size; `layer` is one layer's thickness, where there are several */
+  figures: { length: string; width: string; thickness: string; layer?: string }
 }
 
 /** What meets what, fixed how, and in which order. */
@@ -124,4 +124,24 @@ export function boardOf(model: HolderModel, id: string): Board {
   const board = model.boards.find((b) => b.id === id)
   if (!board) throw new RangeError(`no board ${id} in ${model.name}`)
   return board
+}
+
+/** Openings whose centres are so near to one line stand on it, mm. */
+const SAME_LINE = 1e-6
+
+/** The openings of a board in rows from the back, each from the datum end. */
+export function openingRows(board: Board): Opening[][] {
+  const rows: Opening[][] = []
+  for (const o of [...board.openings].sort((a, b) => a.centre.y - b.centre.y || a.centre.x - b.centre.x)) {
+    const row = rows.at(-1)
+    if (row && Math.abs(row[0]!.centre.y - o.centre.y) < SAME_LINE) row.push(o)
+    else rows.push([o])
+  }
+  return rows.map((row) => row.sort((a, b) => a.centre.x - b.centre.x))
+}
+
+/** One opening for each place along a board at which openings stand, whatever their row; from the datum end. */
+export function openingColumns(board: Board): Opening[] {
+  const sorted = [...board.openings].sort((a, b) => a.centre.x - b.centre.x || b.centre.y - a.centre.y)
+  return sorted.filter((o, i) => i === 0 || o.centre.x - sorted[i - 1]!.centre.x > SAME_LINE)
 }

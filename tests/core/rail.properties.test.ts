@@ -11,9 +11,9 @@ import { filledShop, ShopDto } from '#core/exchange/project/shop.dto'
 import { boardSvg } from '#core/exchange/svg'
 import { SURENESS } from '#core/footprint/tool'
 import type { PlanInput } from '#core/forms/form'
-import { fillIn } from '#core/working/trail'
 import { gridStep } from '#core/units/format-length'
 import { mallet, railOf, shopWith } from './samples'
+import { workedOut } from './worked-out'
 
 const tool = fc.record({
   handleWidth: fc.double({ min: 10, max: 60, noNaN: true }),
@@ -52,18 +52,6 @@ const inputs: fc.Arbitrary<PlanInput> = fc
     return { ...input, holder: { ...input.holder, seats } }
   })
 
-/** Works a formula's text out by itself, the way a reader with a calculator would. */
-function workedOut(formula: string, value: (id: string) => number): number {
-  const [left] = formula.split('≥')
-  const js = fillIn(left!, (id) => `(${value(id)})`)
-    .replaceAll('²', '**2')
-    .replaceAll('×', '*')
-    .replaceAll('−', '-')
-    .replaceAll('√(', 'Math.sqrt(')
-    .replaceAll('max(', 'Math.max(')
-  return new Function(`return ${js}`)() as number
-}
-
 const numbersIn = (value: unknown): number[] =>
   typeof value === 'number'
     ? [value]
@@ -78,7 +66,7 @@ const each = (check: (d: Design) => void) =>
     runs,
   )
 
-describe('any finger rail', () => {
+describe('any finger rail', { timeout: 30000 }, () => {
   it('has no figure that is not a number', () =>
     each((d) => {
       for (const n of numbersIn([d.model, d.working, d.verdicts])) expect(Number.isFinite(n)).toBe(true)

@@ -63,7 +63,9 @@ test('everything on the way to the marks is done by keys', async ({ page, servic
     await boxes.nth(i).focus()
     await page.keyboard.press('Space')
   }
-  await page.getByRole('button', { name: 'Make a finger rail for them' }).focus()
+  await page.getByRole('button', { name: 'Make a holder for them' }).focus()
+  await page.keyboard.press('Enter')
+  await expect(page.getByRole('dialog').getByRole('button', { name: 'Finger rail' })).toBeFocused()
   await page.keyboard.press('Enter')
   await expect.poll(async () => (await running(page)).length).toBe(4)
   // from a figure to its working

@@ -11,7 +11,8 @@ test('from three mallets in the tray to the marks of the worked example', async 
   await shopFor(page, service, { tools: threeMallets() })
   await page.goto('/tools')
   for (const id of ['t1', 't2', 't3']) await page.getByLabel(`Choose Mallet ${id}`).check()
-  await page.getByRole('button', { name: 'Make a finger rail for them' }).click()
+  await page.getByRole('button', { name: 'Make a holder for them' }).click()
+  await page.getByRole('dialog').getByRole('button', { name: 'Finger rail' }).click()
   await expect.poll(() => running(page)).toEqual(marks)
   await expect(page.getByTestId('stick').locator('.bit')).toHaveText(['datum', '⌀ 32 mm', '⌀ 32 mm', '⌀ 35 mm', 'end'])
   await expect(page.getByTestId('stick').locator('.saw-figure')).toHaveText([
@@ -205,7 +206,8 @@ test('inches and millimetres switch everywhere at once, and nothing moves', asyn
 test('no tools, and three hundred, get a plain answer', async ({ page, service }) => {
   await shopFor(page, service, { tools: [mallet('a', 28, 70)] })
   await page.goto('/holders')
-  await page.getByRole('button', { name: 'New finger rail' }).click()
+  await page.getByRole('button', { name: 'New holder' }).click()
+  await page.getByRole('dialog').getByRole('button', { name: 'Finger rail' }).click()
   await expect(page.locator('.nothing')).toContainText('No tools in this holder yet')
 
   const many = Array.from({ length: 300 }, (_, i) => mallet(`m${i}`, 28, 80))

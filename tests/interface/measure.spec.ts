@@ -261,7 +261,8 @@ test('room is left for a tool to come, and four like clamps take four places', a
   await figure(page, 'How many').fill('4')
   await expect(tray(page)).toContainText('Mallet a × 4')
   await page.getByLabel('Choose Mallet a', { exact: true }).check()
-  await page.getByRole('button', { name: 'Make a finger rail for them' }).click()
+  await page.getByRole('button', { name: 'Make a holder for them' }).click()
+  await page.getByRole('dialog').getByRole('button', { name: 'Finger rail' }).click()
   await expect(page.locator('ol .seat')).toHaveCount(4)
 })
 

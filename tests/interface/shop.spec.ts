@@ -148,7 +148,8 @@ test('Today says what is next, and its button leads there', async ({ page, servi
   await shop.send('POST', '/api/tools', { ...mallet('x', 28, 70), id: `${shop.id}-x`, shop: shop.id })
   await page.reload()
   await expect(page.getByRole('heading', { name: '1 tool without a place' })).toBeVisible()
-  await page.getByRole('button', { name: 'Make a finger rail' }).click()
+  await page.getByRole('button', { name: 'Find them a holder' }).click()
+  await page.getByRole('dialog').getByRole('button', { name: 'Finger rail' }).click()
   await expect.poll(() => running(page)).toHaveLength(3)
   await saved(page)
 

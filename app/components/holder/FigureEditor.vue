@@ -38,7 +38,7 @@ function set(value: number | null) {
   else if (o.kind === 'shop') shop.setting(o.key as SettingKey, value, props.figure.label)
   else if (o.kind === 'choice') emit('choose', o.key, value)
   else if (o.kind === 'bit') shop.bit({ kind: o.bit, diameter: o.diameter }, { testBore: value }, 'Test bore')
-  else if (o.kind === 'stock') shop.row('stock', o.id, { [o.key]: value }, props.figure.label)
+  else if (o.kind === 'stock') shop.row('stock', o.id, { thickness: value }, 'Thickness')
 }
 const from = computed(() => {
   const o = origin.value

@@ -158,7 +158,7 @@ useKeys(() =>
 const summary = computed(() => {
   const rail = props.worked.model?.boards[0]
   return rail
-    ? `${rail.name}: ${length(rail.length)} by ${length(rail.width)}, ${rail.openings.length} slots. The marks stand in the table below.`
+    ? `${rail.name}: ${length(rail.length)} by ${length(rail.width)}, ${rail.openings.length} openings. The marks stand in the table below.`
     : ''
 })
 </script>
@@ -282,6 +282,11 @@ svg {
 .visible {
   stroke: var(--wood-line);
   stroke-width: 1;
+}
+.hidden {
+  stroke: var(--wood-line);
+  stroke-width: 1;
+  stroke-dasharray: 3 3;
 }
 .centre {
   stroke: var(--pencil);

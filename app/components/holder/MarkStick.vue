@@ -18,6 +18,8 @@ const APART = 46
 /** At most so many px a mm, so that a short board isn't blown up. */
 const LARGEST = 5
 const HEIGHT = 96
+/** Marks so near to each other stand at one place, mm. */
+const SAME_PLACE = 1e-6
 
 /** How far beyond what is seen figures are set, px: a long stick is scrolled, and its far figures need not be there yet. */
 const BEYOND = 400
@@ -34,11 +36,18 @@ onBeforeUnmount(() => watcher?.disconnect())
 
 const board = computed(() => props.model.boards.find((b) => b.openings.length > 0) ?? props.model.boards[0]!)
 const marked = computed(() => boardMarks(props.model, board.value, format.value))
+/** Main marks, one for each place: bores of several rows may stand at one place along the board. */
+const mains = computed(() =>
+  marked.value.marks.filter(isMain).filter((m, i, all) => i === 0 || m.x - all[i - 1]!.x > SAME_PLACE),
+)
+const openingsAt = (m: Mark) =>
+  m.kind === 'centre' ? board.value.openings.filter((o) => Math.abs(o.centre.x - m.x) <= SAME_PLACE) : []
 const scale = computed(() => {
   const fit = (width.value - LEFT - RIGHT) / board.value.length
   const nearest = (list: Mark[]) => Math.min(...list.slice(1).map((m, i) => m.x - list[i]!.x))
-  const saws = nearest(marked.value.marks.filter((m) => m.kind === 'saw'))
-  const legible = saws > 0 && Number.isFinite(saws) ? APART / saws : 0
+  const saws = marked.value.marks.filter((m) => m.kind === 'saw')
+  const close = nearest(saws.length > 0 ? saws : mains.value)
+  const legible = close > 0 && Number.isFinite(close) ? APART / close : 0
   return Math.max(Math.min(fit, LARGEST), Math.min(legible, LARGEST))
 })
 const full = computed(() => LEFT + RIGHT + board.value.length * scale.value)
@@ -55,17 +64,21 @@ const ticks = computed(() => {
     return `M${x(mm)} 44v${whole ? 10 : 5}`
   }).join('')
 })
-/** What stands over a main mark: the bit of its bore, or of both its bores. */
+/** What stands over a main mark: the bit of its bore, of both its bores, or of the bores of several rows. */
 function told(m: Mark): string {
   if (m.kind === 'datum' || m.kind === 'end') return m.kind
-  const bores = board.value.openings.find((o) => o.seat === m.seat)?.bores ?? []
-  if (bores.length === 0) return 'saw'
-  return `${bores.length > 1 ? `${bores.length} × ` : ''}⌀ ${bit(bores[0]!.bit)}`
+  const [one, ...more] = openingsAt(m)
+  const bores = one?.bores ?? []
+  if (bores.length === 0) return one?.opensTo === null ? 'no bit' : 'saw'
+  if (more.length === 0) return `${bores.length > 1 ? `${bores.length} × ` : ''}⌀ ${bit(bores[0]!.bit)}`
+  const sizes = [...new Set([one!, ...more].map((o) => (o.bores[0] ? bit(o.bores[0].bit) : 'no bit')))]
+  return `⌀ ${sizes.join(', ')}`
 }
 /** A main mark with what stands about it: the waste of its slot and its saw lines. px */
 const stations = computed(() =>
-  marked.value.marks.filter(isMain).map((m) => {
-    const opening = board.value.openings.find((o) => o.seat === m.seat)
+  mains.value.map((m) => {
+    const here = openingsAt(m)
+    const widest = here.reduce((most, o) => Math.max(most, o.width), 0)
     const saws = marked.value.marks.filter((other) => other.kind === 'saw' && m.seat && other.seat === m.seat)
     return {
       key: m.seat ?? m.kind,
@@ -74,7 +87,8 @@ const stations = computed(() =>
       seat: m.seat,
       running: bare(m.printed),
       told: told(m),
-      half: opening ? (opening.width / 2) * scale.value : 0,
+      half: (widest / 2) * scale.value,
+      open: here.some((o) => o.opensTo !== null),
       saws: saws.map((s) => bare(s.printed)),
     }
   }),
@@ -84,11 +98,15 @@ const seen = computed(() =>
 )
 /** All lines of the stick as a few paths. */
 const lines = computed(() => {
-  const slots = stations.value.filter((m) => m.half > 0).map((m) => [m.x - m.half, m.x + m.half] as const)
+  const slots = stations.value.filter((m) => m.half > 0 && m.open).map((m) => [m.x - m.half, m.x + m.half] as const)
+  const bores = stations.value.filter((m) => m.half > 0 && !m.open)
   return {
     waste: slots.map(([a, b]) => `M${a} 44H${b}V66H${a}Z`).join(''),
     crosses: slots.map(([a, b]) => `M${a} 44L${b} 66M${b} 44L${a} 66`).join(''),
     saws: slots.map(([a, b]) => `M${a} 44V76M${b} 44V76`).join(''),
+    bores: bores
+      .map(({ x: at, half }) => `M${at - half} 55a${half} 9 0 0 1 ${2 * half} 0a${half} 9 0 0 1 ${-2 * half} 0Z`)
+      .join(''),
     main: stations.value.map((m) => `M${m.x} 28V66`).join(''),
   }
 })
@@ -113,6 +131,7 @@ const lines = computed(() => {
       <path class="ticks" :d="ticks" />
       <path class="end-waste" :d="`M${x(board.length) + 5} 48l9 14m0-14l-9 14`" />
       <path class="waste" :d="lines.waste" />
+      <path class="waste" :d="lines.bores" />
       <path class="crosses" :d="lines.crosses" />
       <path class="saw" :d="lines.saws" />
       <path class="line" :d="lines.main" />

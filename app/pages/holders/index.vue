@@ -14,7 +14,7 @@ const records = useRecords()
 const history = useHistory()
 const notice = useNotice()
 const { length } = useFormat()
-const { newHolder } = useNewHolder()
+const { ask } = useNewHolder()
 
 const all = computed(() =>
   records.holders.map((holder) => {
@@ -40,7 +40,7 @@ function remove(id: string, name: string) {
     <div class="bar">
       <h1>Holders</h1>
       <span class="spring" />
-      <button class="btn main" @click="newHolder([])"><v-icon :icon="mdiPlus" size="18" /> New finger rail</button>
+      <button class="btn main" @click="ask([])"><v-icon :icon="mdiPlus" size="18" /> New holder</button>
     </div>
     <ul>
       <li v-for="h in all" :key="h.holder.id">
@@ -55,7 +55,7 @@ function remove(id: string, name: string) {
             <VerdictMark :level="h.level" worded />
             <span class="quiet"
               >{{ h.holder.seats.length }} tools<template v-if="h.rail"
-                >, rail {{ length(h.rail.length) }} × {{ length(h.rail.width) }}</template
+                >, {{ h.rail.name.toLowerCase() }} {{ length(h.rail.length) }} × {{ length(h.rail.width) }}</template
               ></span
             >
           </p>

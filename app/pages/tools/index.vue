@@ -12,7 +12,7 @@ useHead({ title: 'Tools · Fingerling' })
 const records = useRecords()
 const route = useRoute()
 const router = useRouter()
-const { newHolder } = useNewHolder()
+const { ask } = useNewHolder()
 
 const openId = computed(() => (typeof route.query.tool === 'string' ? route.query.tool : null))
 const open = computed(() => (openId.value ? (records.toolsById.get(openId.value) ?? null) : null))
@@ -58,7 +58,7 @@ useKeys(() => [
         <h1>Tools</h1>
         <template v-if="picked.length > 0">
           <span>{{ picked.length }} chosen</span>
-          <button class="btn main" @click="newHolder(picked)">Make a finger rail for them</button>
+          <button class="btn main" @click="ask(picked)">Make a holder for them</button>
           <button class="btn" @click="removeAll(picked.map((t) => t.id))">Delete</button>
           <button class="btn bare" @click="chosen = new Set()">Choose none</button>
         </template>

@@ -7,6 +7,7 @@ import { bitName } from '../../shop/bit-name'
 import { FIT_SETTING, type Bit, type Fit } from '../../shop/shop'
 import { namedIn, type Trail } from '../../working/trail'
 import { optionOf, settingOf } from '../choice-value'
+import { holeOf } from '../bit-hole'
 import { fieldDoubt } from '../doubt'
 import type { PlanInput } from '../form'
 import { choices } from './choices'
@@ -55,14 +56,6 @@ export function slotFigures(input: PlanInput, trail: Trail, at: NeckInSeat): Cut
   const wanted = bitToBuy(needed, shop.unit)
   const note = wanted === null ? '' : `no bit owned is big enough; a ${bitName(wanted, shop)} one would do`
   return { ...sawn(trail, ids, needed, place, note), ids }
-}
-
-/** A bit's hole on the trail. @returns its figure's id */
-function holeOf({ shop }: PlanInput, trail: Trail, bit: Bit): string {
-  const id = `bit:${bit.kind}:${bit.diameter}`
-  const origin = { kind: 'bit', bit: bit.kind, diameter: bit.diameter } as const
-  trail.given(id, `Hole of the ${bitName(bit.diameter, shop)} bit`, boredBy(bit), origin, { print: 'up' })
-  return id
 }
 
 function oneBore(input: PlanInput, trail: Trail, ids: CutSlot['ids'], place: number, bit: Bit): CutSlot {

@@ -2,6 +2,7 @@
 import { mdiDownload, mdiPrinter } from '@mdi/js'
 import { computed } from 'vue'
 import { boardMarks, type Mark } from '#core/bench/marks'
+import { openingRows } from '#core/model/model'
 import { partsOf } from '#core/bench/parts'
 import { worstOf } from '#core/checks/verdict'
 import { marksCsv, partsCsv } from '#core/exchange/csv'
@@ -21,7 +22,7 @@ const parts = computed(() => (model.value ? partsOf(model.value, worked.value!.i
 const boards = computed(() =>
   (model.value?.boards ?? [])
     .filter((b) => b.openings.length > 0)
-    .map((board) => ({ rail: board, ...boardMarks(model.value!, board, format.value) })),
+    .map((board) => ({ rail: board, rows: openingRows(board), ...boardMarks(model.value!, board, format.value) })),
 )
 const troubles = computed(() => worked.value?.verdicts.filter((v) => v.level !== 'pass') ?? [])
 const level = computed(() => (worked.value ? worstOf(worked.value.verdicts) : 'pass'))
@@ -34,11 +35,14 @@ const bits = computed(() => {
 /** From here on a bit wants the work clamped and a low speed, mm. */
 const LARGE_BIT = 25
 const hasLarge = computed(() => bits.value.some(([d]) => d >= LARGE_BIT))
-const sawn = computed(() => model.value?.boards.some((b) => b.openings.some((o) => o.bores.length === 0)))
+const openings = computed(() => model.value?.boards.flatMap((b) => b.openings) ?? [])
+const sawn = computed(() => openings.value.some((o) => o.bores.length === 0))
+const slotted = computed(() => openings.value.some((o) => o.opensTo !== null))
+const glued = computed(() => model.value?.boards.find((b) => b.layers > 1))
 const filed = computed(() => model.value?.boards.some((b) => b.openings.some((o) => o.bores.length > 1)))
 /** What is done at a mark: the bit that bores there, or how the slot is made without one. */
 function boredAt(mark: Mark): string {
-  if (mark.bit !== null) return bit(mark.bit)
+  if (mark.bit !== null) return `${bit(mark.bit)}${mark.depth === null ? '' : `, ${length(mark.depth, 'down')} deep`}`
   if (mark.kind !== 'centre') return ''
   const opening = model.value!.boards.flatMap((b) => b.openings).find((o) => o.seat === mark.seat)
   return opening?.bores.length ? 'middle of both bores' : 'saw to the line'
@@ -128,9 +132,16 @@ const today = new Date().toISOString().slice(0, 10)
         <section v-for="m in boards" :key="m.rail.id">
           <h2>Marks on the {{ m.rail.name.toLowerCase() }}</h2>
           <p class="small">
-            Hook the rule on the datum end and don’t move it. Draw the line of centres
-            <strong><LengthText :text="length(m.rail.openings[0]!.centre.y)" /></strong> from the back edge. Saw lines
-            run from the hole’s tangents square to the front edge.
+            Hook the rule on the datum end and don’t move it. Draw
+            {{ m.rows.length > 1 ? 'the lines of centres' : 'the line of centres' }}
+            <template v-for="(row, i) in m.rows" :key="i"
+              >{{ i === 0 ? '' : i === m.rows.length - 1 ? ' and ' : ', '
+              }}<strong><LengthText :text="length(row[0]!.centre.y)" /></strong
+            ></template>
+            from the back edge.
+            <template v-if="m.rail.openings.some((o) => o.opensTo !== null)"
+              >Saw lines run from the hole’s tangents square to the front edge.</template
+            >
           </p>
           <table class="plain marks" data-test="marks">
             <thead>
@@ -138,6 +149,7 @@ const today = new Date().toISOString().slice(0, 10)
                 <th class="num">From datum</th>
                 <th>Mark</th>
                 <th class="wide">Tool</th>
+                <th v-if="m.rows.length > 1" class="num">From back</th>
                 <th>Bit</th>
                 <th>Waste</th>
               </tr>
@@ -150,6 +162,9 @@ const today = new Date().toISOString().slice(0, 10)
                   }}<small v-if="mark.kind === 'centre'" class="narrow quiet">{{ toolOf(mark.seat) }}</small>
                 </td>
                 <td class="wide">{{ mark.kind === 'centre' ? toolOf(mark.seat) : '' }}</td>
+                <td v-if="m.rows.length > 1" class="num">
+                  <LengthText v-if="mark.across !== null" :text="length(mark.across)" />
+                </td>
                 <td>{{ boredAt(mark) }}</td>
                 <td>{{ mark.waste === 'left' ? '✕ left' : mark.waste === 'right' ? '✕ right' : '' }}</td>
               </tr>
@@ -167,10 +182,17 @@ const today = new Date().toISOString().slice(0, 10)
           <h2>Before you start</h2>
           <ul>
             <li v-if="bits.length">
-              Drill before you saw:
+              {{ slotted ? 'Drill before you saw' : 'Drill' }}:
               <template v-for="([d, n], i) in bits" :key="d"
                 >{{ i ? ', ' : '' }}{{ n }} with the {{ bit(d) }} bit</template
               >.
+            </li>
+            <li v-if="glued">
+              {{ glued.name }}: glue {{ glued.layers }} layers up and let them set before you drill; the lines stay on
+              the upper face.
+            </li>
+            <li v-if="openings.some((o) => o.depth !== null)">
+              Set the depth stop from the tip of the bit’s cutting edge, and try it in waste: its point goes deeper.
             </li>
             <li v-if="hasLarge">Large bits: clamp the work, low speed, a backer under the hole.</li>
             <li v-if="filed">Two bores: drill both before you file, then file straight from one to the other.</li>

@@ -1,0 +1,129 @@
+<script setup lang="ts">
+import { computed } from 'vue'
+import { whichForm, type FormOffer } from '#core/choose/which-form'
+import { useFormat } from '~/composables/useFormat'
+import { useNewHolder } from '~/composables/useNewHolder'
+import { useRecords } from '~/stores/records'
+
+/** Asks which form of holder it is to be: each planned for real for the chosen tools, the likeliest first. */
+const records = useRecords()
+const { length } = useFormat()
+const { wanted, leave, make } = useNewHolder()
+const tools = computed(() => wanted.value ?? [])
+const offers = computed(() => (records.shop ? whichForm(records.shop, tools.value) : []))
+const able = computed(() => offers.value.filter((o) => tools.value.length === 0 || o.holds.length > 0))
+const unable = computed(() => offers.value.filter((o) => !able.value.includes(o)))
+
+const FIRST = 'likeliest-form'
+const focusFirst = () => document.getElementById(FIRST)?.focus()
+
+const names = (all: readonly { name: string }[]) =>
+  all.length > 3
+    ? `${all.slice(0, 2).map((t) => t.name).join(', ')} and ${all.length - 2} more` // prettier-ignore
+    : all.map((t) => t.name).join(', ')
+function reason(o: FormOffer): string {
+  if (tools.value.length === 0) return o.form.purpose
+  const board = o.design?.model?.boards[0]
+  const size = board ? `; ${length(board.length)} × ${length(board.width)}` : ''
+  const all = o.holds.length === tools.value.length
+  return `holds ${all ? (tools.value.length === 1 ? 'it' : `all ${o.holds.length}`) : `${o.holds.length} of ${tools.value.length}`}${size}`
+}
+function whyNot(o: FormOffer): string {
+  const parts = [
+    ...o.unmeasured.map((u) => `${u.tool.name} lacks ${u.fields.join(', ')}`),
+    ...(o.cannot.length > 0 ? [`it is ${o.form.purpose}, which ${names(o.cannot)} can’t`] : []),
+  ]
+  return parts.slice(0, 3).join('; ')
+}
+</script>
+
+<template>
+  <v-dialog :model-value="true" max-width="640" @update:model-value="leave" @after-enter="focusFirst">
+    <div class="which">
+      <h2>Which holder?</h2>
+      <ul>
+        <li v-for="(o, i) in able" :key="o.form.id">
+          <button class="offer" :id="i === 0 ? FIRST : undefined" @click="make(o.holds, o.form.id)">
+            <span v-if="o.design" class="picture"><HolderThumbnail :worked="o.design" /></span>
+            <span class="text">
+              <strong>{{ o.form.name }}</strong>
+              <span><LengthText :text="reason(o)" /></span>
+              <span v-if="o.design && o.level !== 'pass'" class="trouble small">
+                <VerdictMark :level="o.level" /> <LengthText :text="o.trouble" />
+              </span>
+              <span v-if="o.unmeasured.length + o.cannot.length > 0" class="quiet small">
+                leaves out {{ names([...o.unmeasured.map((u) => u.tool), ...o.cannot]) }}
+              </span>
+            </span>
+          </button>
+        </li>
+      </ul>
+      <template v-if="unable.length > 0">
+        <h3>The others can’t</h3>
+        <p v-for="o in unable" :key="o.form.id" class="small quiet">
+          <strong>{{ o.form.name }}</strong>: {{ whyNot(o) }}.
+        </p>
+      </template>
+      <button class="btn" @click="leave">Leave it</button>
+    </div>
+  </v-dialog>
+</template>
+
+<style scoped>
+.which {
+  background: var(--sheet);
+  border: 1.5px solid var(--ink);
+  padding: 18px 22px;
+  display: grid;
+  gap: 10px;
+  justify-items: start;
+}
+ul {
+  list-style: none;
+  padding: 0;
+  margin: 0;
+  width: 100%;
+  display: grid;
+  gap: 8px;
+}
+.offer {
+  font: inherit;
+  color: inherit;
+  text-align: left;
+  width: 100%;
+  display: flex;
+  gap: 16px;
+  align-items: center;
+  background: var(--paper);
+  border: 1px solid var(--rule);
+  border-radius: 3px;
+  padding: 10px 14px;
+  cursor: pointer;
+}
+.offer:hover,
+.offer:focus-visible {
+  border-color: var(--chalk);
+}
+.picture {
+  flex: 0 0 170px;
+  height: 110px;
+}
+.text {
+  display: grid;
+  gap: 2px;
+  overflow-wrap: anywhere;
+}
+.trouble {
+  display: flex;
+  gap: 6px;
+  align-items: start;
+}
+p {
+  margin: 0;
+}
+@media (max-width: 600px) {
+  .picture {
+    flex-basis: 100px;
+  }
+}
+</style>

@@ -1,0 +1,169 @@
+import { circle, rectangle } from '../../geometry/outline'
+import { MODEL_VERSION, type Board, type Opening } from '../../model/model'
+import { formatLength } from '../../units/format-length'
+import { LARGEST_SIZE } from '../../units/length'
+import { Trail } from '../../working/trail'
+import { lengthOf, optionOf, settingOf, stockOf } from '../choice-value'
+import type { Plan, PlanInput, Refusal } from '../form'
+import { choices } from './choices'
+import { layRows, type Rows } from './rows'
+import { blockRule } from './rules'
+import { sockets, type Socket } from './sockets'
+
+/** Diameter of the hole by which dust falls out of a blind bore: part of the bore. */
+const DUST = 0.3
+/** Wood thinner than this, mm, is none. */
+const THINNEST = 1e-6
+
+/** Plans a socket block: a flat block with bores in rows, and an upright back behind or below it. */
+export function planSocketBlock(input: PlanInput): Plan {
+  const trail = new Trail()
+  const { shop, holder } = input
+  const blockStock = stockOf(input, 'blockStock')
+  const backStock = stockOf(input, 'backStock')
+  const refuse = (...refusals: Refusal[]): Plan => ({ model: null, trail, refusals })
+  if (!blockStock || !backStock)
+    return refuse({ id: 'stock', says: 'The shop has no boards to make this from. Add one under the shop’s settings.' })
+  for (const [part, stock] of [
+    ['block', blockStock],
+    ['back', backStock],
+  ] as const) {
+    const origin = { kind: 'stock', id: stock.id, key: 'thickness' } as const
+    trail.given(`thickness:${part}`, `Thickness of the ${part}`, stock.thickness, origin, { note: stock.name })
+  }
+  const layers = Number(optionOf(choices, input, 'layers'))
+  trail.given('layers', 'Layers', layers, { kind: 'choice', key: 'layers' }, { quantity: 'count' })
+  const thickness = trail.derive(
+    'blockThickness',
+    'Block thickness',
+    layers * blockStock.thickness,
+    blockRule,
+    '{layers} × {thickness:block}',
+  )
+  const floor = settingOf(input, trail, 'floor')
+  if (thickness - floor < THINNEST)
+    return refuse({ id: 'too thin', says: `A block of ${formatLength(thickness, shop)} leaves no floor under a bore.` })
+
+  const { sockets: all, refusals } = sockets(input, trail, thickness)
+  if (all.length === 0) {
+    if (refusals.length > 0) return refuse(...refusals)
+    return refuse({ id: 'empty', says: 'No tools in this holder yet. Add the first one from those that could join.' })
+  }
+  const laid = layRows(input, trail, all)
+  if (Math.max(laid.length, laid.width) > LARGEST_SIZE)
+    return refuse(...refusals, {
+      id: 'too long',
+      says: `The block would be ${formatLength(laid.length, shop)} long. Split the tools over several holders, or take more rows.`,
+    })
+  const clash = clashing(all, laid)
+  if (clash) return refuse(...refusals, clash)
+
+  const backHeight = lengthOf(choices, input, trail, 'backHeight')
+  const behind = optionOf(choices, input, 'back') === 'behind'
+  const dusty = optionOf(choices, input, 'dust') === 'yes'
+  const openings = laid.rows.flatMap((row, r) => row.map((s) => bore(s, laid, laid.rowIds[r]!, dusty)))
+  const block: Board = {
+    id: 'block',
+    name: 'Block',
+    role: 'block',
+    material: blockStock.material,
+    stock: blockStock.id,
+    thickness,
+    layers,
+    length: laid.length,
+    width: laid.width,
+    grain: 'along length',
+    outline: rectangle(0, 0, laid.length, laid.width),
+    openings,
+    placement: { lies: 'flat', at: { x: 0, y: backStock.thickness, z: 0 } },
+    figures: { length: 'length', width: 'width', thickness: 'blockThickness', layer: 'thickness:block' },
+  }
+  const back: Board = {
+    id: 'back',
+    name: 'Back',
+    role: 'back',
+    material: backStock.material,
+    stock: backStock.id,
+    thickness: backStock.thickness,
+    layers: 1,
+    length: laid.length,
+    width: backHeight,
+    grain: 'along length',
+    outline: rectangle(0, 0, laid.length, backHeight),
+    openings: [],
+    placement: { lies: 'upright', at: { x: 0, y: 0, z: behind ? -thickness : -backHeight } },
+    figures: { length: 'length', width: 'backHeight', thickness: 'thickness:back' },
+  }
+  const fixing = 'Glue, and screws from behind through the back into the block’s back edge, clear of the bores'
+  return {
+    trail,
+    refusals,
+    model: {
+      version: MODEL_VERSION,
+      form: 'socket-block',
+      name: holder.name,
+      boards: [block, back],
+      joints: [{ order: 1, parts: ['back', 'block'], fixing }],
+      seats: laid.rows.flat().map((s) => ({
+        id: s.order.id,
+        tool: s.tool.id,
+        name: s.tool.name,
+        place: s.place,
+        turn: s.order.turn,
+        board: 'block',
+        opening: `bore-${s.order.id}`,
+        at: { x: laid.centres.get(s)!.x, y: backStock.thickness + laid.centres.get(s)!.y, z: s.lift },
+        extent: { left: s.left, right: s.right, front: s.front, back: s.back },
+        rests: s.rests,
+        sharp: s.sharp,
+        mass: s.tool.mass,
+        figures: s.ids,
+      })),
+    },
+  }
+}
+
+function bore(s: Socket, laid: Rows, row: string, dusty: boolean): Opening {
+  const centre = laid.centres.get(s)!
+  return {
+    id: `bore-${s.order.id}`,
+    kind: 'bore',
+    seat: s.order.id,
+    centre,
+    width: s.bore,
+    radius: s.bore / 2,
+    outline: circle(centre.x, centre.y, s.bore / 2),
+    opensTo: null,
+    depth: s.depth,
+    dust: dusty && s.depth !== null ? s.bore * DUST : null,
+    bores: s.bit ? [{ centre, diameter: s.bore, bit: s.bit.diameter }] : [],
+    figures: {
+      x: `x:${s.order.id}`,
+      y: row,
+      width: s.ids.slot,
+      end: s.ids.slot,
+      ...(s.ids.depth ? { depth: s.ids.depth } : {}),
+    },
+  }
+}
+
+/** Bores that run into each other or out of the block are refused, not drawn. */
+function clashing(all: readonly Socket[], { centres, length, width }: Rows): Refusal | null {
+  for (let i = 0; i < all.length; i++) {
+    const a = all[i]!
+    const p = centres.get(a)!
+    const edge = Math.min(p.x, length - p.x, p.y, width - p.y) - a.bore / 2
+    if (edge < THINNEST)
+      return { id: 'overlap', says: `Bore ${a.place} (${a.tool.name}) would break out of the block’s edge.`, seats: [a.order.id] } // prettier-ignore
+    for (const b of all.slice(i + 1)) {
+      const q = centres.get(b)!
+      if (Math.hypot(p.x - q.x, p.y - q.y) - (a.bore + b.bore) / 2 < THINNEST)
+        return {
+          id: 'overlap',
+          says: `Bores ${a.place} and ${b.place} (${a.tool.name}, ${b.tool.name}) would run into each other.`,
+          seats: [a.order.id, b.order.id],
+        }
+    }
+  }
+  return null
+}

@@ -1,0 +1,232 @@
+import { boredBy, bitToBuy, chooseBit, neededOpening } from '../../fit/bore'
+import { boreRule, neededRule, sawnRule } from '../../fit/rules'
+import type { Measured, ShankEnvelope } from '../../footprint/kind'
+import { kindOf } from '../../footprint/kinds'
+import type { Tool } from '../../footprint/tool'
+import type { SeatOrder } from '../../model/holder'
+import { bitName } from '../../shop/bit-name'
+import { FIT_SETTING, type Bit, type Fit } from '../../shop/shop'
+import type { Trail } from '../../working/trail'
+import { holeOf } from '../bit-hole'
+import { optionOf, settingOf } from '../choice-value'
+import type { PlanInput, Refusal } from '../form'
+import { doubtFigure, measuredFigure } from '../measured-figure'
+import { choices } from './choices'
+import { depthRule, extentRule, leastDepthRule, oneBoreRule, wantedDepthRule } from './rules'
+
+/** One tool in the block, with everything the layout needs and the ids of its figures on the trail. mm */
+export interface Socket {
+  order: SeatOrder
+  tool: Tool
+  place: number
+  left: number
+  right: number
+  front: number
+  back: number
+  bore: number
+  bit: Bit | null
+  /** null: through */
+  depth: number | null
+  rests: 'shoulder' | 'floor'
+  sharp: boolean
+  /** how far the end of its shank stands above the block */
+  lift: number
+  ids: Record<'left' | 'right' | 'front' | 'back' | 'neckAcross' | 'needed' | 'slot' | 'mass', string> &
+    Partial<Record<'shoulder' | 'shoulderDoubt' | 'length' | 'depth' | 'depthLeast', string>>
+}
+
+/** A tool that can stand in the block, before its bore is settled. */
+interface Standing {
+  order: SeatOrder
+  tool: Tool
+  place: number
+  envelope: ShankEnvelope
+  needed: number
+  ids: Pick<Socket['ids'], 'left' | 'right' | 'front' | 'back' | 'neckAcross' | 'needed' | 'mass' | 'length'>
+}
+
+/**
+ * Works out what each seat asks of the block. Seats whose tool is gone, unmeasured or can't stand in a bore are left out
+ * and named.
+ * @param block thickness of the block, on the trail under `blockThickness`; mm
+ */
+export function sockets(input: PlanInput, trail: Trail, block: number): { sockets: Socket[]; refusals: Refusal[] } {
+  const standing: Standing[] = []
+  const refusals: Refusal[] = []
+  for (const order of input.holder.seats) {
+    const found = stand(input, trail, order, standing.length + 1)
+    if ('says' in found) refusals.push(found)
+    else standing.push(found)
+  }
+  const one = optionOf(choices, input, 'bores') === 'one' && standing.length > 0 ? thickest(standing) : null
+  if (one)
+    trail.derive('neededAll', 'Opening needed for all', one.needed, oneBoreRule, `{${one.ids.needed}}`, {
+      print: 'up',
+      note: one.tool.name,
+    })
+  return { sockets: standing.map((s) => socket(input, trail, s, one, block)), refusals }
+}
+
+const thickest = (all: readonly Standing[]): Standing => all.reduce((a, b) => (b.needed > a.needed ? b : a))
+
+function stand(input: PlanInput, trail: Trail, order: SeatOrder, place: number): Standing | Refusal {
+  const tool = input.tools.get(order.tool)
+  const seats = [order.id]
+  if (!tool)
+    return {
+      id: `gone:${order.id}`,
+      says: 'A tool that was in this holder is no longer in the tray; its place is left out.',
+      seats,
+    }
+  const kind = kindOf(tool.kind)
+  const envelope = kind?.shank?.(tool, order.turn)
+  if (!kind || !envelope) {
+    const says = `${tool.name} has no shank to stand on: a socket block can’t hold it.`
+    return { id: `kind:${order.id}`, says, tool: tool.id, seats }
+  }
+  if ('missing' in envelope) {
+    const labels = envelope.missing.map((key) => kind.fields.find((f) => f.key === key)!.label.toLowerCase())
+    return {
+      id: `unmeasured:${order.id}`,
+      says: `${tool.name} is left out until it is measured: ${labels.join(', ')}.`,
+      tool: tool.id,
+      fields: envelope.missing,
+      seats,
+    }
+  }
+  const put = (name: string, label: string, m: Measured) =>
+    measuredFigure(trail, order, tool, name, `${label} of ${place}`, m, extentRule)
+  const across = put('across', 'Shank across', envelope.across)
+  const doubt = doubtFigure(input, trail, order, tool, 'across', `Shank of ${place}`, envelope.across)
+  const fit = FIT_SETTING[optionOf(choices, input, 'fit') as Fit]
+  const allowance = settingOf(input, trail, fit)
+  const needed = trail.derive(
+    `needed:${order.id}`,
+    `Opening needed for ${place}`,
+    neededOpening(envelope.across.value, trail.get(doubt).value, allowance),
+    neededRule,
+    `{${across}} + {${doubt}} + {${fit}}`,
+    { print: 'up' },
+  )
+  const mass = `mass:${tool.id}`
+  if (tool.mass !== null)
+    trail.given(mass, `${tool.name}: weight`, tool.mass, { kind: 'measurement', tool: tool.id, field: 'mass' }, { quantity: 'mass' }) // prettier-ignore
+  return {
+    order,
+    tool,
+    place,
+    envelope,
+    needed,
+    ids: {
+      neckAcross: across,
+      needed: `needed:${order.id}`,
+      left: put('left', 'Left reach', envelope.left),
+      right: put('right', 'Right reach', envelope.right),
+      front: put('front', 'Front reach', envelope.front),
+      back: put('back', 'Back reach', envelope.back),
+      length: put('length', 'Shank', envelope.length),
+      mass,
+    },
+  }
+}
+
+function socket(input: PlanInput, trail: Trail, s: Standing, one: Standing | null, block: number): Socket {
+  const { envelope, order, tool, place } = s
+  const { bore, bit } = boreFor(input, trail, s, one)
+  const slot = `bore:${order.id}`
+  const resting = shoulderOf(input, trail, s, bore)
+  const deep = depthOf(input, trail, s, bore, slot, block)
+  const onShoulder = resting !== null && (deep === null || deep.depth >= envelope.length.value)
+  return {
+    order,
+    tool,
+    place,
+    left: envelope.left.value,
+    right: envelope.right.value,
+    front: envelope.front.value,
+    back: envelope.back.value,
+    bore,
+    bit,
+    depth: deep?.depth ?? null,
+    rests: onShoulder ? 'shoulder' : 'floor',
+    sharp: envelope.sharp,
+    lift: onShoulder ? 0 : Math.max(0, envelope.length.value - (deep?.depth ?? block)),
+    ids: { ...s.ids, slot, ...(onShoulder ? resting : {}), ...deep?.ids },
+  }
+}
+
+/** The bore of one socket: its own, or the one for all. */
+function boreFor(input: PlanInput, trail: Trail, s: Standing, one: Standing | null): { bore: number; bit: Bit | null } {
+  const { shop } = input
+  const needed = one?.needed ?? s.needed
+  const neededId = one ? 'neededAll' : s.ids.needed
+  const id = `bore:${s.order.id}`
+  const bit = chooseBit({ needed, bits: shop.bits })
+  if (bit) {
+    const note = `${bitName(bit.diameter, shop)} bit`
+    const formula = `{${holeOf(input, trail, bit)}} ≥ {${neededId}}`
+    return { bore: trail.derive(id, `Bore ${s.place}`, boredBy(bit), boreRule, formula, { print: 'up', note }), bit }
+  }
+  const wanted = bitToBuy(needed, shop.unit)
+  const note = wanted === null ? '' : `no bit owned is big enough; a ${bitName(wanted, shop)} one would do`
+  return { bore: trail.derive(id, `Bore ${s.place}`, needed, sawnRule, `{${neededId}}`, { print: 'up', note }), bit }
+}
+
+/** What comes to rest on the wood round the bore: the first thing from below that can't drop through. */
+function shoulderOf(
+  input: PlanInput,
+  trail: Trail,
+  { envelope, order, tool, place }: Standing,
+  bore: number,
+): { shoulder: string; shoulderDoubt: string } | null {
+  const least = settingOf(input, trail, 'shoulderBearing')
+  const [...all] = envelope.shoulders
+  const resting = all.find((m) => (m.value - bore) / 2 >= least) ?? all.at(-1)
+  if (!resting) return null
+  return {
+    shoulder: measuredFigure(trail, order, tool, 'shoulder', `Shoulder of ${place}`, resting, extentRule),
+    shoulderDoubt: doubtFigure(input, trail, order, tool, 'shoulder', `Shoulder of ${place}`, resting),
+  }
+}
+
+/** How deep a blind bore goes; null for one that goes through. */
+function depthOf(
+  input: PlanInput,
+  trail: Trail,
+  { envelope, order, tool, place }: Standing,
+  bore: number,
+  boreId: string,
+  block: number,
+): { depth: number; ids: { depth: string; depthLeast: string } } | null {
+  const whole = envelope.shoulders.length === 0
+  if (!whole && optionOf(choices, input, 'hole') === 'through') return null
+  const ids = { depth: `depth:${order.id}`, depthLeast: `depthLeast:${order.id}` }
+  const wantedId = `depthWanted:${order.id}`
+  const times = settingOf(input, trail, 'blindTimes')
+  const share = settingOf(input, trail, 'blindShare')
+  const put = (name: string, label: string, m: Measured) =>
+    measuredFigure(trail, order, tool, name, `${label} of ${place}`, m, extentRule)
+  const overall = put('overall', 'Overall length', envelope.overall)
+  const wanted = whole ? envelope.length.value : Math.max(times * bore, share * envelope.overall.value)
+  const formula = whole
+    ? `{${put('length', 'Shank', envelope.length)}}`
+    : `max({blindTimes} × {${boreId}}, {blindShare} × {${overall}})`
+  trail.derive(wantedId, `Depth wanted for ${place}`, wanted, wantedDepthRule, formula)
+  const floor = settingOf(input, trail, 'floor')
+  const depth = trail.derive(
+    ids.depth,
+    `Depth of bore ${place}`,
+    Math.min(wanted, block - floor),
+    depthRule,
+    `min({${wantedId}}, {blockThickness} − {floor})`,
+    { print: 'down' },
+  )
+  trail.derive(
+    ids.depthLeast,
+    `Least depth for ${place}`,
+    share * envelope.overall.value,
+    leastDepthRule,
+    `{blindShare} × {${overall}}`,
+  )
+  return { depth, ids }
+}

@@ -1,0 +1,15 @@
+import { fillIn } from '#core/working/trail'
+
+/** Works a formula's text out by itself, the way a reader with a calculator would. */
+export function workedOut(formula: string, value: (id: string) => number): number {
+  const [left] = formula.split('≥')
+  const js = fillIn(left!, (id) => `(${value(id)})`)
+    .replaceAll('²', '**2')
+    .replaceAll('×', '*')
+    .replaceAll('−', '-')
+    .replaceAll('√(', 'Math.sqrt(')
+    .replace(/√(\d+)/g, 'Math.sqrt($1)')
+    .replaceAll('max(', 'Math.max(')
+    .replaceAll('min(', 'Math.min(')
+  return new Function(`return ${js}`)() as number
+}

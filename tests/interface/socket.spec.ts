@@ -1,0 +1,69 @@
+import { plainTool, type Tool } from '#core/footprint/tool'
+import { newBit } from '#core/shop/shop'
+import { expect, test } from './fixtures'
+import { mallet, running, saved, shopFor } from './shop'
+
+const bits = [10, 12, 16, 22, 32].map((d) => newBit('forstner', d))
+const driver = (id: string): Tool => ({
+  ...plainTool(id, 'handled-blade', `Driver ${id}`),
+  sure: 'caliper',
+  mass: 0.1,
+  options: { blade: 'round', delicate: 'none' },
+  measures: { handleDiameter: 30, bladeWidth: 6, bladeLength: 100, overallLength: 210 },
+})
+const cutter = (id: string): Tool => ({
+  ...plainTool(id, 'bit', `Bit ${id}`),
+  sure: 'caliper',
+  measures: { shankDiameter: 9.5, shankLength: 62, cuttingDiameter: 20, overallLength: 90 },
+})
+
+test('the forms that can hold the chosen tools are planned for real, and the others say why not', async ({
+  page,
+  service,
+}) => {
+  await shopFor(page, service, { shop: { bits }, tools: [driver('a'), driver('b'), mallet('m', 28, 90)] })
+  await page.goto('/tools')
+  for (const name of ['Driver a', 'Driver b']) await page.getByLabel(`Choose ${name}`).check()
+  await page.getByRole('button', { name: 'Make a holder for them' }).click()
+  const dialog = page.getByRole('dialog')
+  const first = dialog.getByRole('button', { name: 'Socket block' })
+  await expect(first).toContainText('holds all 2; 122 mm × 22 mm')
+  await expect(first.locator('svg path.board')).toHaveCount(2)
+  await expect(dialog).toContainText('Finger rail: Driver a lacks ferrule diameter')
+  await dialog.getByRole('button', { name: 'Leave it' }).click()
+  await expect(dialog).toBeHidden()
+
+  await page.getByLabel('Choose Mallet m').check()
+  await page.getByRole('button', { name: 'Make a holder for them' }).click()
+  await expect(first).toContainText('holds 2 of 3')
+  await expect(first).toContainText('leaves out Mallet m')
+  await first.click()
+  await expect(page.locator('ol .seat')).toHaveCount(2)
+  await expect.poll(() => running(page)).toEqual(['0', '35', '87', '122'])
+  await saved(page)
+})
+
+test('bits stand on a floor; layers are glued up until they stand well; the marks say how deep', async ({
+  page,
+  service,
+}) => {
+  const shop = await shopFor(page, service, { shop: { bits }, tools: ['a', 'b', 'c', 'd'].map(cutter) })
+  const seats = ['a', 'b', 'c', 'd'].map((id) => ({ id: `s${id}`, tool: `${shop.id}-${id}`, turn: 0 }))
+  const block = { id: `${shop.id}-block`, shop: shop.id, name: 'Bits', form: 'socket-block', seats, choices: {} }
+  await shop.send('POST', '/api/holders', block)
+  await page.goto(`/holders/${block.id}`)
+  const checks = page.locator('[data-verdict="depth:sa"]')
+  await expect(checks).toContainText('stands 12 mm deep; 27 mm would hold it well')
+  await checks.getByRole('button', { name: 'Glue up 2 layers' }).click()
+  await expect(checks).toHaveCount(0)
+  await page.getByRole('radiogroup', { name: 'Rows' }).getByText('2', { exact: true }).click()
+  await page.getByRole('radiogroup', { name: 'Arranged' }).getByText('square').click()
+  await expect.poll(() => running(page)).toEqual(['0', '30', '72', '102'])
+  await page.getByRole('link', { name: 'To the bench' }).click()
+  const marks = page.getByTestId('marks')
+  await expect(marks.getByRole('row', { name: /Centre 3/ })).toContainText('16 mm, 30 mm deep')
+  await expect(marks).toContainText('From back')
+  await expect(marks).not.toContainText('Saw line')
+  await expect(page.getByTestId('bench-sheet')).toContainText('glue 2 layers up')
+  await expect(page.getByTestId('bench-sheet')).not.toContainText('Saw lines run')
+})
