@@ -1,4 +1,4 @@
-import { filledRow, LISTS, type AnyRow, type ListKey } from '#core/shop/lists'
+import { filledRow, LISTS, type AnyRow, type Column, type ListKey } from '#core/shop/lists'
 import type { SettingKey } from '#core/shop/settings'
 import { sameBit, type Bit, type Shop } from '#core/shop/shop'
 import { useHistory } from '~/stores/history'
@@ -32,7 +32,9 @@ export function useShopSettings() {
     /** Adds a row with the usual cells, after the one given or at the end. @returns its id */
     addRow(list: ListKey, given: Partial<AnyRow> = {}): string {
       const id = crypto.randomUUID().slice(0, 8)
-      const row = filledRow(list, { name: `New ${LISTS[list].one}`, ...given, id }) as AnyRow
+      const material = records.shop!.stock[0]?.material ?? records.shop!.materials[0]?.name ?? 'wood'
+      const usual = (LISTS[list].columns as readonly Column[]).some((c) => c.type === 'material') ? { material } : {}
+      const row = filledRow(list, { name: `New ${LISTS[list].one}`, ...usual, ...given, id }) as AnyRow
       setRows(list, [...rows(list), row], `New ${LISTS[list].one}`, true)
       return id
     },

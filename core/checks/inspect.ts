@@ -3,6 +3,7 @@ import { checkAcross } from './across'
 import { checkBearings } from './bearing'
 import { checkBits } from './bit'
 import { checkBoardLengths } from './board-length'
+import { checkFingers } from './finger'
 import { checkMeasurements } from './measurements'
 import { refusalVerdicts } from './refusals'
 import { checkSockets } from './socket'
@@ -11,7 +12,15 @@ import type { Verdict } from './verdict'
 import { checkWebs } from './web'
 
 /** Every check, in the order in which a person would look. */
-const CHECKS: readonly Check[] = [checkBits, checkBearings, checkSockets, checkWebs, checkAcross, checkBoardLengths]
+const CHECKS: readonly Check[] = [
+  checkBits,
+  checkBearings,
+  checkSockets,
+  checkWebs,
+  checkFingers,
+  checkAcross,
+  checkBoardLengths,
+]
 
 /**
  * Looks a plan over. The checks' own figures are added to the plan's trail.

@@ -38,3 +38,15 @@ export const rowWebRule = rule(
   'row-web',
   'Wood between the two nearest openings of neighbouring rows, by the distance of their centres.',
 )
+
+const estimate = 'Beam theory; strengths are estimates for dry, sound wood (USDA Wood Handbook, FPL-GTR-282)'
+export const fingerRule: Rule = {
+  id: 'check.finger',
+  says: 'A finger between two slots bends as a cantilever across the grain under the heavier neighbour, pressed down as it is put in.',
+  source: estimate,
+}
+export const acrossGrainRule: Rule = {
+  id: 'check.across-grain',
+  says: 'Solid wood across the grain bears little, and less below a specific gravity of 0.5; a sheet bears its own strength, ply and OSB half of it across the face grain.',
+  source: estimate,
+}

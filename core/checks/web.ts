@@ -126,7 +126,8 @@ function boardWebs(subject: Subject, board: Board): Verdict[] {
   return verdicts
 }
 
-function wider({ input, trail }: Subject, key: 'gap' | 'margin', label: string, short: number): Remedy[] {
+/** A wider gap or margin by what is short, mm, on the grid; none where the form's length can't be so wide. */
+export function wider({ input, trail }: Subject, key: 'gap' | 'margin', label: string, short: number): Remedy[] {
   if (!trail.has(key)) return []
   const value = toGrid(trail.get(key).value + short, gridStep(input.shop), 'up')
   if (value > greatestLength(formOf(input.holder.form)?.choices ?? [], key)) return []

@@ -94,15 +94,27 @@ export function topDimensions(board: Board, working: Working, format: LengthForm
 
 /** Dimensions of the boards seen from the front: thickness of what lies flat, height of what stands upright. */
 export function frontDimensions(boards: readonly Board[]): Dimension[] {
-  return boards.map((board, i) => {
-    const { at, lies } = board.placement
-    const flat = lies === 'flat'
-    return along(flat ? 'right' : 'left', 1, {
-      id: `front:${board.id}`,
-      figure: flat ? board.figures.thickness : board.figures.width,
-      from: flat ? at.z - board.thickness : at.z,
-      to: flat ? at.z : at.z + board.width,
-      row: flat ? 1 : 1 + (i > 1 ? 1 : 0),
-    })
+  return [...boards.flatMap(deepestBore), ...boards.map(sizeFromFront)]
+}
+
+/** How deep the deepest blind bore of a flat board goes. */
+function deepestBore({ placement: { at, lies }, openings }: Board): Dimension[] {
+  const blind = openings.filter((o) => o.depth !== null && o.figures.depth !== undefined)
+  if (lies !== 'flat' || blind.length === 0) return []
+  const { depth, figures } = blind.reduce((a, b) => (b.depth! > a.depth! ? b : a))
+  return [
+    along('right', 1, { id: figures.depth!, figure: figures.depth!, from: at.z - depth!, to: at.z, print: 'down' }),
+  ]
+}
+
+function sizeFromFront(board: Board, i: number): Dimension {
+  const { at, lies } = board.placement
+  const flat = lies === 'flat'
+  return along(flat ? 'right' : 'left', 1, {
+    id: `front:${board.id}`,
+    figure: flat ? board.figures.thickness : board.figures.width,
+    from: flat ? at.z - board.thickness : at.z,
+    to: flat ? at.z : at.z + board.width,
+    row: flat ? (deepestBore(board).length > 0 ? 2 : 1) : 1 + (i > 1 ? 1 : 0),
   })
 }

@@ -60,6 +60,17 @@ export const usualMaterials = (): Material[] => [
   sheet('particle board', 'particle board', [2.5, 11, 650]),
 ]
 
-/** The material of this name among those of a shop, or undefined: then its strength is not known. */
-export const materialOf = (materials: readonly Material[], name: string): Material | undefined =>
-  materials.find((m) => m.name.toLowerCase() === name.trim().toLowerCase())
+/**
+ * The material of this name among those of a shop. A name that says less than the list, such as 'pine', is taken as the
+ * weakest one that it could mean. Undefined where nothing is called so: then its strength is not known.
+ */
+export function materialOf(materials: readonly Material[], name: string): Material | undefined {
+  const words = name.trim().toLowerCase().split(/\s+/).filter(Boolean)
+  const called = materials.find((m) => m.name.toLowerCase() === words.join(' '))
+  if (called || words.length === 0) return called
+  const could = materials.filter((m) => {
+    const own = m.name.toLowerCase().split(/[\s-]+/)
+    return words.every((w) => own.includes(w))
+  })
+  return could.reduce<Material | undefined>((weakest, m) => (weakest && weakest.strength <= m.strength ? weakest : m), undefined) // prettier-ignore
+}

@@ -38,6 +38,8 @@ test('bits and boards come and go, and each step is undone', async ({ page, serv
   await list.getByRole('button', { name: 'Offcuts in the bin' }).click()
   await list.getByRole('button', { name: 'Add an offcut' }).click()
   await expect(list.getByLabel('Name of New offcut')).toBeFocused()
+  await expect(list.getByLabel('Material of New offcut')).toHaveValue('eastern white pine')
+  await saved(page) // a new row can be kept as it comes
   await page.keyboard.type('Ash plank end')
   await list.getByLabel('Thickness as it really is of Ash plank end').fill('3/4"')
   await list.getByLabel('Material of Ash plank end').selectOption('white ash')

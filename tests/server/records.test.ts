@@ -148,7 +148,7 @@ describe('whole projects', () => {
     const file = (await api('GET', '/api/shops/net-store/project')).body
     const answer = await api('POST', '/api/plan', file)
     expect(answer.status).toBe(200)
-    expect(answer.body.plans).toHaveLength(3)
+    expect(answer.body.plans).toHaveLength(file.holders.length)
     expect(answer.body.plans[0].boards[0].openings).toHaveLength(3)
   })
 

@@ -43,7 +43,7 @@ function whyNot(o: FormOffer): string {
       <h2>Which holder?</h2>
       <ul>
         <li v-for="(o, i) in able" :key="o.form.id">
-          <button class="offer" :id="i === 0 ? FIRST : undefined" @click="make(o.holds, o.form.id)">
+          <button :id="i === 0 ? FIRST : undefined" class="offer" @click="make(o.holds, o.form.id)">
             <span v-if="o.design" class="picture"><HolderThumbnail :worked="o.design" /></span>
             <span class="text">
               <strong>{{ o.form.name }}</strong>
