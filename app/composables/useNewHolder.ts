@@ -3,8 +3,12 @@ import { newSeats } from '#core/choose/new-seats'
 import { formOf } from '#core/forms/all-forms'
 import type { Tool } from '#core/footprint/tool'
 import type { Holder } from '#core/model/holder'
+import { useNotice } from '~/composables/useNotice'
 import { useHistory } from '~/stores/history'
 import { useRecords } from '~/stores/records'
+
+/** The most places that are asked about for one holder. */
+const MOST = 150
 
 /** The tools that a holder is wanted for, while it is asked which. */
 const wanted = shallowRef<readonly Tool[] | null>(null)
@@ -14,6 +18,7 @@ export function useNewHolder() {
   const records = useRecords()
   const history = useHistory()
   const router = useRouter()
+  const notice = useNotice()
 
   function make(tools: readonly Tool[], formId: string): void {
     const form = formOf(formId)!
@@ -32,7 +37,11 @@ export function useNewHolder() {
   }
   return {
     wanted,
-    ask: (tools: readonly Tool[]) => (wanted.value = tools),
+    ask(tools: readonly Tool[]): void {
+      const places = tools.reduce((n, t) => n + t.count, 0)
+      if (places > MOST) notice.say(`${places} places are too many for one holder: choose at most ${MOST}.`)
+      else wanted.value = tools
+    },
     leave: () => (wanted.value = null),
     make,
   }

@@ -180,6 +180,10 @@ test('the tray is searched and sorted, and only what is in sight is drawn', asyn
   await expect(page.getByText('14 of 400')).toBeVisible() // 39, 139, 239, 339 and 390 to 399
   await page.getByRole('button', { name: 'Choose all 14' }).click()
   await expect(page.getByText('14 chosen')).toBeVisible()
+  await page.getByLabel('Search the tray').fill('mallet')
+  await page.getByRole('button', { name: 'Choose all 400' }).click()
+  await page.getByRole('button', { name: 'Make a holder for them' }).click()
+  await expect(page.getByText('400 places are too many for one holder')).toBeVisible()
   await page.getByLabel('Search the tray').press('Escape')
   await page.getByRole('button', { name: 'Choose none' }).click()
   await page.getByLabel('Order of the tray').selectOption('by name')
