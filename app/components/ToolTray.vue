@@ -38,7 +38,7 @@ const virtual = useVirtualizer(
     count: rows.value.length,
     getScrollElement: () => scroller.value ?? null,
     estimateSize: (i: number) => rows.value[i]!.height,
-    overscan: 2,
+    overscan: 1,
   })),
 )
 watch(rows, () => virtual.value.measure(), { flush: 'post' })

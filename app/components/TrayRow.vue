@@ -59,8 +59,8 @@ const emit = defineEmits<{ show: [id: string]; toggle: [id: string, range: boole
       </h2>
       <ul>
         <li
-          v-for="{ stand: s, width } in part.cells"
-          :key="s.tool.id"
+          v-for="({ stand: s, width }, n) in part.cells"
+          :key="n"
           :class="{ open: s.tool.id === open, chosen: chosen.has(s.tool.id) }"
           :style="{ width: `${width}px` }"
         >
