@@ -46,7 +46,12 @@ function openingItems(board: Board, opening: Opening, look: Look): Pick<SeatItem
     const edge = (dx: number): LineItem => ({ style, from: { x: dx, y: 0 }, to: { x: dx, y: foot } })
     const floor: LineItem[] =
       opening.depth === null ? [] : [{ style, from: { x: -half, y: foot }, to: { x: half, y: foot } }]
-    return { outlines: [], lines: [edge(-half), edge(half), ...floor] }
+    const dust = [-1, 1].flatMap((side): LineItem[] => {
+      if (opening.dust === null) return []
+      const x = (side * opening.dust) / 2
+      return [{ style, from: { x, y: foot }, to: { x, y: -board.thickness } }]
+    })
+    return { outlines: [], lines: [edge(-half), edge(half), ...floor, ...dust] }
   }
   const about = moved(opening.outline, -x, -y)
   const centres = opening.bores.length > 0 ? opening.bores.map((b) => b.centre) : [opening.centre]

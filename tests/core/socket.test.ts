@@ -94,6 +94,12 @@ describe('a socket block', () => {
     expect(depth({ bladeWidth: 13, overallLength: 100, bladeLength: 60 })).toBe(32) // 2 × 16
   })
 
+  it('lets dust out of blind bores by the smallest bit there is', () => {
+    const [blind, through] = openings(design(blockOf([cutter('a'), driver('b')], { dust: 'yes' })))
+    expect([blind!.dust, through!.dust]).toEqual([6, null])
+    expect(openings(design(blockOf([cutter('a')])))[0]!.dust).toBeNull()
+  })
+
   it('never stands an edge on the floor', () => {
     const d = design(blockOf([driver('a', {}, { delicate: 'edge' })], { hole: 'blind' }))
     const edge = verdict(d, 'edge on floor:s1')!

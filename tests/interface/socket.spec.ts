@@ -59,7 +59,11 @@ test('bits stand on a floor; layers are glued up until they stand well; the mark
   await page.getByRole('radiogroup', { name: 'Rows' }).getByText('2', { exact: true }).click()
   await page.getByRole('radiogroup', { name: 'Arranged' }).getByText('square').click()
   await expect.poll(() => running(page)).toEqual(['0', '30', '72', '102'])
+  await page.getByRole('radiogroup', { name: 'Dust hole' }).getByText('with one').click()
   await page.getByRole('link', { name: 'To the bench' }).click()
+  await expect(page.getByTestId('bench-sheet')).toContainText(
+    'Dust holes: through the middle of each blind bore’s floor, 10 mm wide',
+  )
   const marks = page.getByTestId('marks')
   await expect(marks.getByRole('row', { name: /Centre 3/ })).toContainText('16 mm, 30 mm deep')
   await expect(marks).toContainText('From back')

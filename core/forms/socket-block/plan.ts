@@ -1,3 +1,4 @@
+import { boredBy } from '../../fit/bore'
 import { circle, rectangle } from '../../geometry/outline'
 import { MODEL_VERSION, type Board, type Opening } from '../../model/model'
 import { formatLength } from '../../units/format-length'
@@ -10,8 +11,6 @@ import { layRows, type Rows } from './rows'
 import { blockRule } from './rules'
 import { sockets, type Socket } from './sockets'
 
-/** Diameter of the hole by which dust falls out of a blind bore: part of the bore. */
-const DUST = 0.3
 /** Wood thinner than this, mm, is none. */
 const THINNEST = 1e-6
 
@@ -60,8 +59,10 @@ export function planSocketBlock(input: PlanInput): Plan {
 
   const backHeight = lengthOf(choices, input, trail, 'backHeight')
   const behind = optionOf(choices, input, 'back') === 'behind'
-  const dusty = optionOf(choices, input, 'dust') === 'yes'
-  const openings = laid.rows.flatMap((row, r) => row.map((s) => bore(s, laid, laid.rowIds[r]!, dusty)))
+  // dust falls out by the smallest hole that can be drilled here
+  const smallest = Math.min(...shop.bits.map(boredBy))
+  const dust = optionOf(choices, input, 'dust') === 'yes' && Number.isFinite(smallest) ? smallest : null
+  const openings = laid.rows.flatMap((row, r) => row.map((s) => bore(s, laid, laid.rowIds[r]!, dust)))
   const block: Board = {
     id: 'block',
     name: 'Block',
@@ -123,7 +124,7 @@ export function planSocketBlock(input: PlanInput): Plan {
   }
 }
 
-function bore(s: Socket, laid: Rows, row: string, dusty: boolean): Opening {
+function bore(s: Socket, laid: Rows, row: string, dust: number | null): Opening {
   const centre = laid.centres.get(s)!
   return {
     id: `bore-${s.order.id}`,
@@ -135,7 +136,7 @@ function bore(s: Socket, laid: Rows, row: string, dusty: boolean): Opening {
     outline: circle(centre.x, centre.y, s.bore / 2),
     opensTo: null,
     depth: s.depth,
-    dust: dusty && s.depth !== null ? s.bore * DUST : null,
+    dust: dust !== null && s.depth !== null && dust < s.bore ? dust : null,
     bores: s.bit ? [{ centre, diameter: s.bore, bit: s.bit.diameter }] : [],
     figures: {
       x: `x:${s.order.id}`,

@@ -38,6 +38,7 @@ const hasLarge = computed(() => bits.value.some(([d]) => d >= LARGE_BIT))
 const openings = computed(() => model.value?.boards.flatMap((b) => b.openings) ?? [])
 const sawn = computed(() => openings.value.some((o) => o.bores.length === 0))
 const slotted = computed(() => openings.value.some((o) => o.opensTo !== null))
+const dusty = computed(() => openings.value.find((o) => o.dust !== null))
 const glued = computed(() => model.value?.boards.find((b) => b.layers > 1))
 const filed = computed(() => model.value?.boards.some((b) => b.openings.some((o) => o.bores.length > 1)))
 /** What is done at a mark: the bit that bores there, or how the slot is made without one. */
@@ -193,6 +194,10 @@ const today = new Date().toISOString().slice(0, 10)
             </li>
             <li v-if="openings.some((o) => o.depth !== null)">
               Set the depth stop from the tip of the bit’s cutting edge, and try it in waste: its point goes deeper.
+            </li>
+            <li v-if="dusty">
+              Dust holes: through the middle of each blind bore’s floor,
+              <LengthText :text="length(dusty.dust!)" /> wide, from above, over waste.
             </li>
             <li v-if="hasLarge">Large bits: clamp the work, low speed, a backer under the hole.</li>
             <li v-if="filed">Two bores: drill both before you file, then file straight from one to the other.</li>
