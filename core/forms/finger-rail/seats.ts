@@ -1,11 +1,11 @@
 import type { Measured, NeckEnvelope } from '../../footprint/kind'
-import { kindOf } from '../../footprint/kinds'
 import type { Tool } from '../../footprint/tool'
 import type { SeatOrder } from '../../model/holder'
 import type { Trail } from '../../working/trail'
 import { doubtFigure, measuredFigure } from '../measured-figure'
 import type { PlanInput, Refusal } from '../form'
 import type { Along } from './layout'
+import { seatTool } from '../seat-tool'
 import { extentRule } from './rules'
 import { slotFigures } from './slot-figures'
 
@@ -40,6 +40,8 @@ export interface RailSeat extends Along {
   >
 }
 
+const NO_HEAD = 'has no head to hang by: a finger rail can’t hold it.'
+
 /**
  * Works out what each seat asks of the rail. Seats whose tool is gone or not measured are left out and named.
  */
@@ -47,38 +49,9 @@ export function railSeats(input: PlanInput, trail: Trail): { seats: RailSeat[]; 
   const seats: RailSeat[] = []
   const refusals: Refusal[] = []
   for (const order of input.holder.seats) {
-    const tool = input.tools.get(order.tool)
-    if (!tool) {
-      refusals.push({
-        id: `gone:${order.id}`,
-        says: 'A tool that was in this holder is no longer in the tray; its place is left out.',
-        seats: [order.id],
-      })
-      continue
-    }
-    const kind = kindOf(tool.kind)
-    const envelope = kind?.neck?.(tool, order.turn)
-    if (!kind || !envelope) {
-      refusals.push({
-        id: `kind:${order.id}`,
-        says: `${tool.name} has no head to hang by: a finger rail can’t hold it.`,
-        tool: tool.id,
-        seats: [order.id],
-      })
-      continue
-    }
-    if ('missing' in envelope) {
-      const labels = envelope.missing.map((key) => kind.fields.find((f) => f.key === key)!.label.toLowerCase())
-      refusals.push({
-        id: `unmeasured:${order.id}`,
-        says: `${tool.name} is left out until it is measured: ${labels.join(', ')}.`,
-        tool: tool.id,
-        fields: envelope.missing,
-        seats: [order.id],
-      })
-      continue
-    }
-    seats.push(railSeat(input, trail, order, tool, envelope, seats.length + 1))
+    const found = seatTool(input, order, (kind, tool, turn) => kind.neck?.(tool, turn), NO_HEAD)
+    if ('says' in found) refusals.push(found)
+    else seats.push(railSeat(input, trail, order, found.tool, found.envelope, seats.length + 1))
   }
   return { seats, refusals }
 }

@@ -1,7 +1,6 @@
 import { boredBy, bitToBuy, chooseBit, neededOpening } from '../../fit/bore'
 import { boreRule, neededRule, sawnRule } from '../../fit/rules'
 import type { Measured, ShankEnvelope } from '../../footprint/kind'
-import { kindOf } from '../../footprint/kinds'
 import type { Tool } from '../../footprint/tool'
 import type { SeatOrder } from '../../model/holder'
 import { bitName } from '../../shop/bit-name'
@@ -11,6 +10,7 @@ import { holeOf } from '../bit-hole'
 import { optionOf, settingOf } from '../choice-value'
 import type { PlanInput, Refusal } from '../form'
 import { doubtFigure, measuredFigure } from '../measured-figure'
+import { seatTool } from '../seat-tool'
 import { choices } from './choices'
 import { depthRule, extentRule, leastDepthRule, oneBoreRule, wantedDepthRule } from './rules'
 
@@ -67,33 +67,14 @@ export function sockets(input: PlanInput, trail: Trail, block: number): { socket
   return { sockets: standing.map((s) => socket(input, trail, s, one, block)), refusals }
 }
 
+const NO_SHANK = 'has no shank to stand on: a socket block can’t hold it.'
+
 const thickest = (all: readonly Standing[]): Standing => all.reduce((a, b) => (b.needed > a.needed ? b : a))
 
 function stand(input: PlanInput, trail: Trail, order: SeatOrder, place: number): Standing | Refusal {
-  const tool = input.tools.get(order.tool)
-  const seats = [order.id]
-  if (!tool)
-    return {
-      id: `gone:${order.id}`,
-      says: 'A tool that was in this holder is no longer in the tray; its place is left out.',
-      seats,
-    }
-  const kind = kindOf(tool.kind)
-  const envelope = kind?.shank?.(tool, order.turn)
-  if (!kind || !envelope) {
-    const says = `${tool.name} has no shank to stand on: a socket block can’t hold it.`
-    return { id: `kind:${order.id}`, says, tool: tool.id, seats }
-  }
-  if ('missing' in envelope) {
-    const labels = envelope.missing.map((key) => kind.fields.find((f) => f.key === key)!.label.toLowerCase())
-    return {
-      id: `unmeasured:${order.id}`,
-      says: `${tool.name} is left out until it is measured: ${labels.join(', ')}.`,
-      tool: tool.id,
-      fields: envelope.missing,
-      seats,
-    }
-  }
+  const found = seatTool(input, order, (kind, tool, turn) => kind.shank?.(tool, turn), NO_SHANK)
+  if ('says' in found) return found
+  const { tool, envelope } = found
   const put = (name: string, label: string, m: Measured) =>
     measuredFigure(trail, order, tool, name, `${label} of ${place}`, m, extentRule)
   const across = put('across', 'Shank across', envelope.across)
