@@ -1,3 +1,4 @@
+import { cutCommand } from './cut'
 import { planCommand } from './plan'
 import { toolsCommand } from './tools'
 
@@ -9,7 +10,11 @@ const USAGE = `Fingerling on the command line
       --unit mm|in          what figures without a unit are, and what CSV is printed in (mm)
       --kind KIND           kind of the tools that don't say theirs
 
-The files are described in docs/formats/project.md and docs/formats/tools.md. Lengths are millimetres.
+  cut FILE [options]        read what is to be cut from what, as JSON, and print a plan of cutting
+      --seconds S           how long it is searched at most (10)
+      --seed N              where the search starts (1)
+
+The files are described in docs/formats/project.md, docs/formats/tools.md and docs/formats/cutting.md. Lengths are millimetres.
 `
 
 /** Ends with 0, or with 2 and a message on standard error when what came in can't be used. */
@@ -17,6 +22,7 @@ async function main(args: string[]): Promise<number> {
   const [command, ...rest] = args
   if (command === 'plan') return planCommand(rest)
   if (command === 'tools') return toolsCommand(rest)
+  if (command === 'cut') return cutCommand(rest)
   const asked = command === undefined || command === 'help' || command === '--help'
   ;(asked ? process.stdout : process.stderr).write(asked ? USAGE : `There is no command ${command}.\n\n${USAGE}`)
   return asked ? 0 : 2

@@ -4,6 +4,7 @@ import { tmpdir } from 'node:os'
 import { join } from 'node:path'
 import { fileURLToPath } from 'node:url'
 import { describe, expect, it } from 'vitest'
+import { faults, type Asked } from './cut-checker'
 import type { PlanFile } from '#core/exchange/plan-file'
 
 const root = fileURLToPath(new URL('../..', import.meta.url))
@@ -90,5 +91,46 @@ describe('the command line', { timeout: 30000 }, () => {
     expect(again.stdout).toContain('Handle width (in)')
     expect(cli(['tools', '-', '--unit', 'ell'], list).status).toBe(2)
     expect(cli(['tools', '-'], 'PK\u0003\u0004').status).toBe(2)
+  })
+
+  it('plans the cutting of what comes in, within the time it is given', () => {
+    const instance = {
+      id: 'shelf',
+      kind: '2d',
+      kerf: 3,
+      stock: [
+        { id: 'ply', length: 1220, width: 610, isOffcut: false },
+        { id: 'offcut', length: 400, width: 300, isOffcut: true },
+      ],
+      parts: [
+        { id: 'back', length: 600, width: 300, count: 3 },
+        { id: 'end', length: 300, width: 400, canRotate: true },
+      ],
+    }
+    const started = Date.now()
+    const { status, stdout, stderr } = cli(['cut', '-', '--seconds', '2', '--seed', '5'], JSON.stringify(instance))
+    expect([status, stderr]).toEqual([0, ''])
+    expect(Date.now() - started).toBeLessThan(12_000)
+    const plan = JSON.parse(stdout)
+    expect(faults(instance as Asked, plan)).toEqual([])
+    expect(plan).toMatchObject({ id: 'shelf', unplaced: [], bought: 1220 * 610, proven: true, seed: 5 })
+    expect(plan.placements).toHaveLength(4)
+  })
+
+  it('says what can’t be cut, and what in an instance can’t be used', () => {
+    const bars = {
+      kind: '1d',
+      kerf: 3,
+      stock: [{ id: 'bar', length: 900, count: 1 }],
+      parts: [{ id: 'p', length: 600, count: 2 }],
+    }
+    const cut = cli(['cut', '-', '--seconds', '1'], JSON.stringify(bars))
+    expect(cut.status).toBe(1)
+    expect(JSON.parse(cut.stdout).unplaced).toEqual([{ partId: 'p', count: 1 }])
+    const wrong = cli(['cut', '-'], JSON.stringify({ ...bars, kerf: -1 }))
+    expect([wrong.status, wrong.stdout]).toEqual([2, ''])
+    expect(wrong.stderr).toContain('kerf: -1 is no kerf')
+    expect(cli(['cut', '-', '--seconds', 'soon'], '{}').stderr).toContain('--seconds wants')
+    expect(cli(['cut', '-', '--seed', '1.5'], '{}').stderr).toContain('--seed wants')
   })
 })

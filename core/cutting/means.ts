@@ -1,0 +1,30 @@
+import type { LinearSolver } from './linear-program'
+import type { Random } from './random'
+
+/** What a search may use. */
+export interface Means {
+  readonly random: Random
+  /** Whether the time is up. */
+  readonly over: () => boolean
+  /** Seconds until then; Infinity without a clock. */
+  readonly secondsLeft: () => number
+  /** Rounds of the search at most. */
+  readonly rounds: number
+  readonly solver: LinearSolver | null
+}
+
+/**
+ * Means with a clock.
+ * @param now reads the clock, ms
+ * @param end when the time is up on it, ms; Infinity for never
+ */
+export function meansUntil(
+  random: Random,
+  rounds: number,
+  solver: LinearSolver | null,
+  now: () => number,
+  end: number,
+): Means {
+  const secondsLeft = (): number => (end - now()) / 1000
+  return { random, rounds, solver, secondsLeft, over: () => secondsLeft() <= 0 }
+}

@@ -1,0 +1,44 @@
+import { SAME, piecesOf, type CutInstance } from '../instance'
+import type { Problem, Shape, Sheet } from './sheets'
+
+/** An instance as the search takes it, and what of it fits no piece of stock at all. */
+export interface Posed {
+  readonly problem: Problem
+  /** The part of each piece of the problem. */
+  readonly partOf: readonly number[]
+  /** Parts, once for each piece, which no piece of stock holds. */
+  readonly tooLarge: readonly number[]
+}
+
+export const holds = (sheet: Sheet, shape: Shape): boolean =>
+  (shape.l <= sheet.l + SAME && shape.w <= sheet.w + SAME) ||
+  (shape.turns && shape.w <= sheet.l + SAME && shape.l <= sheet.w + SAME)
+
+/** Adds a kerf to the length and width of parts and of stock, and puts parts of the same size together. */
+export function pose(instance: CutInstance): Posed {
+  const { kerf } = instance
+  const sheets = instance.stock.map((s): Sheet => {
+    const [l, w] = [s.length + kerf, s.width + kerf]
+    return { l, w, area: l * w, count: s.count, cost: s.isOffcut ? 0 : s.length * s.width }
+  })
+  const shapes: Shape[] = []
+  const byName = new Map<string, number>()
+  const pieces: number[] = []
+  const partOf: number[] = []
+  const tooLarge: number[] = []
+  for (const part of piecesOf(instance)) {
+    const p = instance.parts[part]!
+    const [l, w] = [p.length + kerf, p.width + kerf]
+    const shape: Shape = { l, w, area: l * w, turns: p.canRotate && Math.abs(l - w) > SAME }
+    if (!sheets.some((s) => s.count > 0 && holds(s, shape))) {
+      tooLarge.push(part)
+      continue
+    }
+    const name = `${l} ${w} ${shape.turns}`
+    const known = byName.get(name) ?? shapes.push(shape) - 1
+    byName.set(name, known)
+    pieces.push(known)
+    partOf.push(part)
+  }
+  return { problem: { shapes, sheets, pieces }, partOf, tooLarge }
+}

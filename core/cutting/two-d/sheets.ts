@@ -1,0 +1,58 @@
+import { copyTree, gatherWaste, leaf, type Node } from './tree'
+
+/** A part as the search knows it: a kerf is added on both axes, so that neighbours just touch. */
+export interface Shape {
+  readonly l: number
+  readonly w: number
+  readonly area: number
+  readonly turns: boolean
+}
+
+/** A kind of stock as the search knows it, one kerf longer and wider than it is. */
+export interface Sheet {
+  readonly l: number
+  readonly w: number
+  readonly area: number
+  readonly count: number
+  /** What one costs: its true area in mm², 0 for an offcut. */
+  readonly cost: number
+}
+
+export interface Problem {
+  readonly shapes: readonly Shape[]
+  readonly sheets: readonly Sheet[]
+  /** The shape of each piece. */
+  readonly pieces: readonly number[]
+}
+
+/** One piece of stock that is being cut. */
+export interface Bin {
+  readonly sheet: number
+  root: Node
+  waste: Node[]
+  /** The plan that may change it; any other copies it first. */
+  owner: object
+}
+
+export function newBin(problem: Problem, sheet: number, owner: object): Bin {
+  const s = problem.sheets[sheet]!
+  const root = leaf(s.l, s.w, -1, null)
+  return { sheet, root, waste: [root], owner }
+}
+
+export function copyBin(bin: Bin, owner: object): Bin {
+  const root = copyTree(bin.root)
+  const copy: Bin = { sheet: bin.sheet, root, waste: [], owner }
+  gatherWaste(root, copy.waste)
+  return copy
+}
+
+export function lookForWaste(bin: Bin): void {
+  bin.waste.length = 0
+  gatherWaste(bin.root, bin.waste)
+}
+
+export const isEmpty = (bin: Bin): boolean => bin.root.kids === null && bin.root.piece < 0
+
+export const costOf = (problem: Problem, bins: readonly Bin[]): number =>
+  bins.reduce((sum, bin) => sum + problem.sheets[bin.sheet]!.cost, 0)

@@ -1,0 +1,220 @@
+import { below, randomFrom, type Random } from '#core/cutting/random'
+
+/** An instance in the form that the command line reads, with the least that has to be bought. */
+export interface Known {
+  readonly family: string
+  readonly instance: {
+    id: string
+    kind: '1d' | '2d'
+    kerf: number
+    stock: { id: string; length: number; width?: number; count?: number; isOffcut: boolean }[]
+    parts: { id: string; length: number; width?: number; count?: number; canRotate?: boolean }[]
+  }
+  /** Pieces of stock bought in the best plan. */
+  readonly best: number
+}
+
+interface Rect {
+  length: number
+  width: number
+}
+
+/** Cuts a sheet edge to edge at random into pieces; kerf is lost at each cut. Whole multiples of `grid` where it can. */
+export function dissect(
+  random: Random,
+  sheet: Rect,
+  pieces: number,
+  kerf: number,
+  grid: number,
+  least: number,
+): Rect[] {
+  const done: Rect[] = [sheet]
+  let tries = 0
+  while (done.length < pieces && tries++ < 400) {
+    // The larger, the likelier
+    const total = done.reduce((s, r) => s + r.length * r.width, 0)
+    let at = random() * total
+    let i = 0
+    while (i < done.length - 1 && at > done[i]!.length * done[i]!.width) at -= done[i]!.length * done[i++]!.width
+    const r = done[i]!
+    const along = random() < r.length / (r.length + r.width)
+    const size = along ? r.length : r.width
+    const room = size - kerf - 2 * least
+    if (room < 0) continue
+    const first = Math.round((least + random() * room) / grid) * grid
+    const second = size - kerf - first
+    if (first < least || second < least) continue
+    done.splice(
+      i,
+      1,
+      along ? { length: first, width: r.width } : { length: r.length, width: first },
+      along ? { length: second, width: r.width } : { length: r.length, width: second },
+    )
+  }
+  return done
+}
+
+const SHEETS: Rect[] = [
+  { length: 2440, width: 1220 },
+  { length: 1220, width: 610 },
+  { length: 2500, width: 1250 },
+  { length: 1525, width: 1525 },
+]
+
+function shuffled<T>(random: Random, list: readonly T[]): T[] {
+  const copy = [...list]
+  for (let i = copy.length - 1; i > 0; i--) {
+    const j = below(random, i + 1)
+    ;[copy[i], copy[j]] = [copy[j]!, copy[i]!]
+  }
+  return copy
+}
+
+const named = (rects: readonly Rect[], canRotate: (i: number) => boolean): Known['instance']['parts'] =>
+  rects.map((r, i) => {
+    const rotate = canRotate(i)
+    return { id: `p${i + 1}`, ...r, count: 1, ...(rotate ? { canRotate: true } : {}) }
+  })
+
+/** Panels whose best plan is known, for they were sheets. */
+export function panels(seed: number): Known {
+  const random = randomFrom(seed)
+  const kerf = [0, 2, 2.4, 3, 3.2][below(random, 5)]!
+  const sheet = SHEETS[below(random, SHEETS.length)]!
+  const family = ['tight', 'dropped', 'shrunk', 'repeated', 'offcuts', 'mixed'][seed % 6]!
+  const grid = [1, 1, 5, 10][below(random, 4)]!
+  const n = 1 + below(random, 8)
+  const each = Math.min(5 + below(random, 26), Math.floor(150 / n))
+  const least = 40 + below(random, 60)
+  const turning = below(random, 3)
+  const canRotate = (): boolean => (turning === 0 ? false : turning === 1 ? true : random() < 0.5)
+  const area = sheet.length * sheet.width
+  const stock: Known['instance']['stock'] = [{ id: 'sheet', ...sheet, isOffcut: false }]
+  const sheets = (): Rect[][] => Array.from({ length: n }, () => dissect(random, sheet, each, kerf, grid, least))
+  const instance = (rects: Rect[]): Known['instance'] => ({
+    id: `${family}-${seed}`,
+    kind: '2d',
+    kerf,
+    stock,
+    parts: named(shuffled(random, rects), canRotate),
+  })
+  // The area bound has to stay above n - 1 sheets
+  const bound = (rects: Rect[]): number =>
+    rects.reduce((s, r) => s + (r.length + kerf) * (r.width + kerf), 0) / ((sheet.length + kerf) * (sheet.width + kerf))
+  if (family === 'tight') return { family, instance: instance(sheets().flat()), best: n }
+  if (family === 'dropped') {
+    let rects = shuffled(random, sheets().flat())
+    const share = random() * 0.9
+    while (bound(rects.slice(1)) > n - share - 0.05 && bound(rects.slice(1)) > n - 1 + 1e-3) rects = rects.slice(1)
+    return { family, instance: instance(rects), best: n }
+  }
+  if (family === 'shrunk') {
+    const rects = sheets().flat()
+    const by = 1 + below(random, 20)
+    const share = 0.1 + random() * 0.9
+    const shrunk = rects.map((r) =>
+      random() < share
+        ? {
+            length: Math.max(10, r.length - below(random, by + 1)),
+            width: Math.max(10, r.width - below(random, by + 1)),
+          }
+        : r,
+    )
+    const good = bound(shrunk) > n - 1 + 1e-3 ? shrunk : rects
+    return { family, instance: instance(good), best: n }
+  }
+  if (family === 'repeated') {
+    // Each sheet in strips of equal width, each strip in equal lengths, from few sizes
+    const rects: Rect[] = []
+    for (let i = 0; i < n; i++) {
+      let rest = sheet.width
+      while (rest > least * 2 && rects.length < 150) {
+        const rows = 1 + below(random, 6)
+        const width = Math.floor((Math.min(rest, 150 + below(random, 500)) + kerf) / rows - kerf)
+        if (width < 40) break
+        const columns = 1 + below(random, 6)
+        const length = Math.floor((sheet.length + kerf) / columns - kerf)
+        for (let k = 0; k < rows * columns && rects.length < 150; k++) rects.push({ length, width })
+        rest -= rows * (width + kerf)
+      }
+    }
+    // Only where the area tells that no fewer sheets do
+    return bound(rects) > n - 1 + 1e-6
+      ? { family, instance: instance(rects), best: n }
+      : { family, instance: instance(sheets().flat()), best: n }
+  }
+  const offcuts = Array.from({ length: 1 + below(random, 4) }, (_, i) => ({
+    id: `off${i + 1}`,
+    length: 300 + below(random, 900),
+    width: 200 + below(random, 500),
+    isOffcut: true,
+  }))
+  const fromOffcuts = offcuts.flatMap((o) => dissect(random, o, 2 + below(random, 7), kerf, grid, 40))
+  stock.push(...offcuts)
+  if (family === 'offcuts') {
+    const kept = fromOffcuts.filter(() => random() < 0.93)
+    return { family, instance: instance(kept.length ? kept : fromOffcuts), best: 0 }
+  }
+  const m = 1 + below(random, 4)
+  const rects = Array.from({ length: m }, () => dissect(random, sheet, Math.min(each, 25), kerf, grid, least)).flat()
+  const kept = [...rects, ...fromOffcuts]
+  const big = area * (m - 1)
+  // The offcuts can't take what m sheets are needed for
+  const need = kept.reduce((s, r) => s + r.length * r.width, 0) - offcuts.reduce((s, o) => s + o.length * o.width, 0)
+  return { family, instance: instance(kept), best: need > big ? m : Math.max(0, Math.ceil(need / area)) }
+}
+
+/** Lengths whose best plan is known, for they were bars. */
+export function lengths(seed: number): Known {
+  const random = randomFrom(seed)
+  const kerf = [0, 2, 2.4, 3.2][below(random, 4)]!
+  const family = ['tight', 'loose', 'repeated', 'offcuts', 'two sizes'][seed % 5]!
+  const bar = [2400, 2440, 3000, 3600][below(random, 4)]!
+  const grid = [1, 0.5, 5, 25.4][below(random, 4)]!
+  const n = 1 + below(random, 14)
+  const cut = (length: number, pieces: number): number[] =>
+    dissect(random, { length, width: 1 }, pieces, kerf, grid, 40).map((r) => r.length)
+  const stock: Known['instance']['stock'] = [{ id: 'bar', length: bar, isOffcut: false }]
+  const instance = (sizes: number[]): Known['instance'] => ({
+    id: `${family}-${seed}`,
+    kind: '1d',
+    kerf,
+    stock,
+    parts: shuffled(random, sizes).map((length, i) => ({ id: `p${i + 1}`, length })),
+  })
+  const each = 2 + below(random, Math.max(1, Math.floor(140 / n / 2)))
+  const bars = (): number[] => Array.from({ length: n }, () => cut(bar, Math.min(each, 12))).flat()
+  const bound = (sizes: number[]): number => sizes.reduce((s, l) => s + l + kerf, 0) / (bar + kerf)
+  if (family === 'tight') return { family, instance: instance(bars()), best: n }
+  if (family === 'loose') {
+    let sizes = shuffled(random, bars())
+    while (bound(sizes.slice(1)) > n - 0.7) sizes = sizes.slice(1)
+    return { family, instance: instance(sizes), best: n }
+  }
+  if (family === 'repeated') {
+    const few = Array.from({ length: 2 + below(random, 5) }, () => 200 + 5 * below(random, 200))
+    const patterns = Array.from({ length: n }, () => {
+      const sizes: number[] = []
+      for (let rest = bar + kerf; ;) {
+        const fit = few.filter((l) => l + kerf <= rest)
+        if (fit.length === 0) return sizes
+        const l = fit[below(random, fit.length)]!
+        sizes.push(l)
+        rest -= l + kerf
+      }
+    })
+    const sizes = patterns.flat()
+    return bound(sizes) > n - 1 + 1e-9
+      ? { family, instance: instance(sizes), best: n }
+      : { family, instance: instance(bars()), best: n }
+  }
+  const offcuts = Array.from({ length: 1 + below(random, 5) }, (_, i) => ({
+    id: `off${i + 1}`,
+    length: 300 + 10 * below(random, 90),
+    isOffcut: true,
+  }))
+  const small = offcuts.flatMap((o) => cut(o.length, 1 + below(random, 4)))
+  stock.push(...offcuts)
+  if (family === 'offcuts') return { family, instance: instance(small), best: 0 }
+  return { family, instance: instance([...bars(), ...small]), best: n }
+}
