@@ -59,10 +59,48 @@ function rails(): PlanInput[] {
   return [rail({ slots: 'filed' }), rail({ slots: 'jigsawn', pitch: 'even' })]
 }
 
+/** A holder of some tools with a form's usual answers, and some others. */
+const holderOf = (form: string, tools: Tool[], choices: Record<string, string> = {}): PlanInput => ({
+  shop: usualShop(),
+  tools: new Map(tools.map((t) => [t.id, t])),
+  holder: {
+    id: 'example',
+    name: 'Example',
+    form,
+    seats: tools.map((t) => ({ id: t.id, tool: t.id, turn: 0 })),
+    choices,
+  },
+})
+
+/** Saws, mallets on rods and on pins, a ring on a pin, planes on a shelf. */
+function others(): PlanInput[] {
+  const saw = (id: string, plate: number, heel: number): Tool => ({
+    ...plainTool(id, 'handsaw', `Saw ${id}`),
+    measures: { plateThickness: plate, depthHeel: heel, length: 300, handleThickness: 24 },
+    mass: 0.4,
+  })
+  const ring: Tool = {
+    ...plainTool('r', 'ring', 'Ring'),
+    measures: { outerDiameter: 120, holeDiameter: 30, thickness: 20 },
+    mass: 0.2,
+  }
+  const plane = (id: string, wide: number): Tool => ({
+    ...plainTool(id, 'plane', `Plane ${id}`),
+    measures: { soleLength: 160, soleWidth: wide, height: 60 },
+  })
+  const mallets = [tool('a', 27.5, 62, 'round'), tool('b', 31, 90, 'round')]
+  return [
+    holderOf('saw-rest', [saw('a', 0.9, 60), saw('b', 1.1, 110)], { pitch: 'even' }),
+    holderOf('twin-rail', mallets),
+    holderOf('peg-rail', [mallets[1]!, ring]),
+    holderOf('berth', [plane('a', 42), plane('b', 60)]),
+  ]
+}
+
 /** One use of each rule, by its id: the figure, the formula in words and in numbers. */
 function uses(): Map<string, string> {
   const found = new Map<string, string>()
-  for (const input of [...rails(), ...blocks()]) {
+  for (const input of [...rails(), ...blocks(), ...others()]) {
     const { working } = design(input)
     const find = finder(working)
     const words = (f: Figure) => fillIn(f.formula, (id) => find(id).label.toLowerCase())

@@ -38,8 +38,10 @@ export function seatMarks(
   let free = -Infinity
   return model.seats.flatMap((seat): SeatMark[] => {
     const board = boardOf(model, seat.board)
-    const opening = board.openings.find((o) => o.id === seat.opening)!
-    const { x, y } = onScreen(seat.at.x, board.placement.at.y + opening.centre.y - opening.radius)
+    const opening = board.openings.find((o) => o.id === seat.opening)
+    const flat = board.placement.lies === 'flat' && opening
+    const behind = flat ? board.placement.at.y + opening.centre.y - opening.radius : seat.at.y - seat.extent.back
+    const { x, y } = onScreen(seat.at.x, behind)
     const level = told.get(seat.id)
     if (!level && x < free) return []
     free = x + ROOM

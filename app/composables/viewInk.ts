@@ -26,6 +26,6 @@ export function seatAt(seats: readonly SeatItem[], x: number, y: number): string
       const box = outlineBounds(outline)
       return x - at.x >= box.minX && x - at.x <= box.maxX && y - at.y >= box.minY && y - at.y <= box.maxY
     })
-  const hit = seats.find((s) => within(s.ghost, s.neck) || within(s.outlines, s.at))
+  const hit = seats.find((s) => s.seat !== null && (within(s.ghost, s.neck) || within(s.outlines, s.at)))
   return hit?.seat ?? null
 }

@@ -66,9 +66,13 @@ export function boardMarks(model: HolderModel, board: Board, format: LengthForma
     ...more,
   })
   const marks = [mark('datum', 'Datum end', 0)]
+  let rods = 0
   for (const opening of [...board.openings].sort((a, b) => a.centre.x - b.centre.x || a.centre.y - b.centre.y)) {
     const seat = model.seats.find((s) => s.id === opening.seat)
-    const name = seat ? `${seat.place}` : opening.id
+    const pair = board.openings.filter((o) => o.seat !== null && o.seat === opening.seat)
+    const left = pair.every((o) => o.centre.x >= opening.centre.x)
+    const side = pair.length < 2 ? '' : left ? ', left' : ', right'
+    const name = seat ? `${seat.place}${side}` : `rod ${++rods}`
     const { x, y } = opening.centre
     const about = { seat: opening.seat, figure: opening.figures.x, depth: opening.depth }
     const sawn = opening.opensTo !== null

@@ -1,7 +1,10 @@
 import type { HolderModel } from '../model/model'
 import type { Shop } from '../shop/shop'
 
-/** One line of a parts list. mm; printed as a cut size by whoever writes it out. */
+/** Rods whose lengths differ by less are alike, mm. */
+const SAME_SIZE = 1e-6
+
+/** One line of a parts list, a board or rods that are alike. mm; printed as a cut size by whoever writes it out. */
 export interface Part {
   board: string
   name: string
@@ -15,16 +18,40 @@ export interface Part {
   openings: number
 }
 
-/** The parts a holder is made of, in the order of its model. */
-export const partsOf = (model: HolderModel, shop: Pick<Shop, 'stock'>): Part[] =>
-  model.boards.map((b) => ({
+const stockName = (shop: Pick<Shop, 'stock'>, id: string): string => shop.stock.find((s) => s.id === id)?.name ?? id
+
+/** The parts a holder is made of, in the order of its model: its boards, then its rods, alike ones together. */
+export function partsOf(model: HolderModel, shop: Pick<Shop, 'stock'>): Part[] {
+  const boards = model.boards.map((b) => ({
     board: b.id,
     name: b.name,
     count: b.layers,
     material: b.material,
-    stock: shop.stock.find((s) => s.id === b.stock)?.name ?? b.stock,
+    stock: stockName(shop, b.stock),
     length: b.length,
     width: b.width,
     thickness: b.thickness / b.layers,
     openings: b.openings.length,
   }))
+  const rods: Part[] = []
+  for (const r of model.rods) {
+    const alike = rods.find((p) => Math.abs(p.length - r.length) < SAME_SIZE && p.stock === stockName(shop, r.stock))
+    if (alike) {
+      alike.count++
+      alike.name = r.role === 'pin' ? 'Pins' : 'Rods'
+      continue
+    }
+    rods.push({
+      board: r.id,
+      name: r.role === 'pin' ? 'Pin' : 'Rod',
+      count: 1,
+      material: r.material,
+      stock: stockName(shop, r.stock),
+      length: r.length,
+      width: r.diameter,
+      thickness: r.diameter,
+      openings: 0,
+    })
+  }
+  return [...boards, ...rods]
+}

@@ -2,14 +2,14 @@ import { formatLength } from '../units/format-length'
 import { backWebLimitRule, backWebRule, clearanceRule, keepRule } from './rules'
 import { letFollow, limitFrom, offer, TOLERANCE, answerTo, type Check, type Subject } from './subject'
 import type { Remedy, Verdict } from './verdict'
-import type { Board, Seat } from '../model/model'
+import { seatedBoards, type Board, type Seat } from '../model/model'
 
 const letDepthFollow = ({ input }: Subject): Remedy[] =>
   letFollow(input, 'Let the depth follow from the tools', 'depth')
 
 /** Wood behind the openings, heads clear of the wall, and necks behind the front edge. */
 export const checkAcross: Check = (subject) =>
-  subject.model.boards
+  seatedBoards(subject.model)
     .filter((b) => b.openings.some((o) => o.opensTo === 'front'))
     .flatMap((board) => {
       const seats = subject.model.seats.filter((s) => s.board === board.id)
@@ -21,7 +21,8 @@ function backWeb(subject: Subject, board: Board): Verdict {
   const deepest = board.openings.reduce((a, b) => (b.radius > a.radius ? b : a))
   const share = limitFrom(subject, 'backWeb')
   const id = 'backWebLeft'
-  const formula = `{${deepest.figures.y}} − {${deepest.figures.end}} / 2`
+  const round = deepest.radius > 0 ? ` − {${deepest.figures.end}} / 2` : ''
+  const formula = `{${deepest.figures.y}}${round}`
   const value = trail.derive(id, 'Back web', deepest.centre.y - deepest.radius, backWebRule, formula, {
     print: 'down',
     note: 'about',

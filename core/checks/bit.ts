@@ -33,8 +33,7 @@ function openingBit(subject: Subject, opening: Opening, seat: Seat, board: strin
   const needed = trail.get(trail.has('neededAll') ? 'neededAll' : seat.figures.needed!).value
   const [bore, second] = opening.bores
   if (!bore) {
-    if (answerTo(input, 'slots') === 'jigsawn')
-      return verdict('pass', `Slot ${seat.place} is sawn to the line: no bit needed.`)
+    if (opening.cut === 'sawn') return verdict('pass', `Slot ${seat.place} is sawn to the line: no bit needed.`)
     const buy = bitToBuy(needed, shop.unit)
     const wide = formatLength(needed, shop, 'up')
     const says =

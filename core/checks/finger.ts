@@ -1,14 +1,12 @@
 import { formOf } from '../forms/all-forms'
-import { openingRows, type Board, type Opening } from '../model/model'
+import { openingRows, seatedBoards, type Board, type Opening } from '../model/model'
 import { materialOf, type Material } from '../shop/materials'
 import { formatMass, massUnitFor } from '../units/mass'
+import { GRAVITY } from './beam'
 import { acrossGrainRule, fingerRule } from './rules'
 import { limitFrom, remedy, TOLERANCE, type Check, type Subject } from './subject'
 import type { Remedy, Verdict } from './verdict'
 import { wider } from './web'
-
-/** Standard gravity, m/s². */
-export const GRAVITY = 9.80665
 
 /** Below this density, kg/m³, solid wood is soft across the grain: a specific gravity of 0.5. */
 const SOFT_BELOW = 560
@@ -33,7 +31,7 @@ interface Finger {
 
 /** Whether the fingers of each board with open slots bear the tools beside them: the worst of a board is told. */
 export const checkFingers: Check = (subject) =>
-  subject.model.boards
+  seatedBoards(subject.model)
     .filter((b) => b.openings.some((o) => o.opensTo === 'front'))
     .flatMap((board) => boardFingers(subject, board))
 

@@ -6,6 +6,8 @@ import { checkBoardLengths } from './board-length'
 import { checkFingers } from './finger'
 import { checkMeasurements } from './measurements'
 import { refusalVerdicts } from './refusals'
+import { checkReach } from './reach'
+import { checkRods } from './rods'
 import { checkSockets } from './socket'
 import type { Check } from './subject'
 import type { Verdict } from './verdict'
@@ -18,7 +20,9 @@ const CHECKS: readonly Check[] = [
   checkSockets,
   checkWebs,
   checkFingers,
+  checkRods,
   checkAcross,
+  checkReach,
   checkBoardLengths,
 ]
 

@@ -50,3 +50,27 @@ export const acrossGrainRule: Rule = {
   says: 'Solid wood across the grain bears little, and less below a specific gravity of 0.5; a sheet bears its own strength, ply and OSB half of it across the face grain.',
   source: estimate,
 }
+
+export const sagRule: Rule = {
+  id: 'check.sag',
+  says: 'A rod between two ends, evenly loaded, sags at its middle by 5 w L⁴ / (384 E I); two rods share the load.',
+  source: estimate,
+}
+export const creepRule: Rule = {
+  id: 'check.creep',
+  says: 'Wood that is loaded for good sags on: by so many times the sag at once.',
+  source: estimate,
+}
+export const sagLimitRule = rule('sag-limit', 'In the long run a rail or rod may sag by this part of its span.')
+export const pinRule: Rule = {
+  id: 'check.pin',
+  says: 'A pin bends where it leaves the wood, under its tool pressed down as it is hung up.',
+  source: estimate,
+}
+export const strengthRule: Rule = {
+  id: 'check.strength',
+  says: 'Of a material’s bending strength only a part is counted on, for wood that is not tested.',
+  source: estimate,
+}
+export const pinDepthRule = rule('pin-depth', 'A pin is held by so many times its own thickness of wood.')
+export const reachOutRule = rule('reach-out', 'From the wall to what stands furthest out, wood or tool.')

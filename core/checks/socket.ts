@@ -114,7 +114,7 @@ function standingOut(subject: Subject): Verdict[] {
       worst = { seat, out, formula: `{${length}} − {${board.figures.thickness}}` }
   }
   if (!worst) return []
-  trail.derive('standsOut', 'Edge below the block', worst.out, standsOutRule, worst.formula, { note: worst.seat.name })
+  trail.derive('standsOut', 'Edge below the board', worst.out, standsOutRule, worst.formula, { note: worst.seat.name })
   const much = formatLength(worst.out, input.shop, 'up')
   return [
     {
@@ -122,7 +122,7 @@ function standingOut(subject: Subject): Verdict[] {
       check: 'edge',
       title: 'Edges below',
       level: 'watch',
-      says: `Edges hang out up to ${much} below the block: hang it above where hands go, or close it off in front.`,
+      says: `Edges hang out up to ${much} below the board: hang it above where hands go, or close it off in front.`,
       seats: [worst.seat.id],
       board: worst.seat.board,
       figure: 'standsOut',

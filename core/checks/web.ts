@@ -5,7 +5,7 @@ import { toGrid } from '../units/grid'
 import { endWebRule, rowWebRule, webLimitRule, webRule } from './rules'
 import { gridOn, limitFrom, offer, remedy, TOLERANCE, type Check, type Subject } from './subject'
 import type { Remedy, Verdict } from './verdict'
-import { openingRows, type Board, type Opening } from '../model/model'
+import { openingKey, openingRows, seatedBoards, type Board, type Opening } from '../model/model'
 
 /** The two openings of two rows with the least wood between them, mm. */
 function nearest(behind: readonly Opening[], before: readonly Opening[]): { a: Opening; b: Opening; wood: number } {
@@ -21,7 +21,10 @@ function nearest(behind: readonly Opening[], before: readonly Opening[]): { a: O
 }
 
 /** Webs between neighbouring openings of every board that has them, and from the outermost openings to its ends. */
-export const checkWebs: Check = (subject) => subject.model.boards.flatMap((board) => boardWebs(subject, board))
+export const checkWebs: Check = (subject) => seatedBoards(subject.model).flatMap((board) => boardWebs(subject, board))
+
+/** The seats that some openings are for. */
+const seatsOf = (...openings: Opening[]): string[] => openings.flatMap((o) => o.seat ?? [])
 
 function boardWebs(subject: Subject, board: Board): Verdict[] {
   const rows = openingRows(board)
@@ -74,14 +77,14 @@ function boardWebs(subject: Subject, board: Board): Verdict[] {
     const of = rows.length > 1 ? `, row ${r + 1}` : ''
     openings.slice(1).forEach((b, i) => {
       const a = openings[i]!
-      const id = `web:${a.seat}`
+      const id = `web:${openingKey(board, a)}`
       const title = `Web ${name(a)}–${name(b)}`
       const value = b.centre.x - a.centre.x - (a.width + b.width) / 2
       const formula = `{${b.figures.x}} − {${a.figures.x}} − ({${a.figures.width}} + {${b.figures.width}}) / 2`
       trail.derive(id, title, value, webRule, formula, { print: 'down', note: 'about' })
-      judge(id, title, value, [a.seat, b.seat], (short) => [
+      judge(id, title, value, seatsOf(a, b), (short) => [
         ...wider(subject, 'gap', 'Gap', short),
-        ...others(subject, [b.seat]),
+        ...others(subject, seatsOf(b)),
       ])
     })
     const [first, last] = [openings[0]!, openings.at(-1)!]
@@ -95,7 +98,7 @@ function boardWebs(subject: Subject, board: Board): Verdict[] {
       `{${first.figures.x}} − {${first.figures.width}} / 2`,
       { print: 'down', note: 'about' },
     )
-    judge(startId!, `Web at the datum end${of}`, start, [first.seat], (short) =>
+    judge(startId!, `Web at the datum end${of}`, start, seatsOf(first), (short) =>
       wider(subject, 'margin', 'Margin', short),
     )
     const end = board.length - last.centre.x - last.width / 2
@@ -107,7 +110,7 @@ function boardWebs(subject: Subject, board: Board): Verdict[] {
       `{${board.figures.length}} − {${last.figures.x}} − {${last.figures.width}} / 2`,
       { print: 'down', note: 'about' },
     )
-    judge(endId!, `Web at the far end${of}`, end, [last.seat], (short) => wider(subject, 'margin', 'Margin', short))
+    judge(endId!, `Web at the far end${of}`, end, seatsOf(last), (short) => wider(subject, 'margin', 'Margin', short))
   })
   rows.slice(1).forEach((row, i) => {
     const id = `web:rows:${i + 1}`
@@ -118,9 +121,9 @@ function boardWebs(subject: Subject, board: Board): Verdict[] {
       print: 'down',
       note: `about; the nearest of rows ${i + 1} and ${i + 2}`,
     })
-    judge(id, title, wood, [a.seat, b.seat], (short) => [
+    judge(id, title, wood, seatsOf(a, b), (short) => [
       ...wider(subject, 'gap', 'Gap', short),
-      ...others(subject, [b.seat]),
+      ...others(subject, seatsOf(b)),
     ])
   })
   return verdicts

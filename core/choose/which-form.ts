@@ -27,18 +27,17 @@ const GRAVITY: Level[] = ['pass', 'watch', 'stop']
 
 /**
  * Every form looked at for some tools, the likeliest first: by how many of them it holds, then by what the checks say,
- * then by the smaller main board.
+ * then by how many it could hold if they were measured, then by the less wood.
  */
 export function whichForm(shop: Shop, tools: readonly Tool[]): FormOffer[] {
   const offers = allForms.map((form) => offerOf(form, shop, tools))
-  const area = (o: FormOffer) => {
-    const board = o.design?.model?.boards[0]
-    return board ? board.length * board.width : Infinity
-  }
+  const area = (o: FormOffer) =>
+    o.design?.model?.boards.reduce((sum, b) => sum + b.layers * b.length * b.width, 0) ?? Infinity
   return offers.sort(
     (a, b) =>
       b.holds.length - a.holds.length ||
       GRAVITY.indexOf(a.level) - GRAVITY.indexOf(b.level) ||
+      b.unmeasured.length - a.unmeasured.length ||
       (area(a) === area(b) ? 0 : area(a) - area(b)),
   )
 }

@@ -1,4 +1,4 @@
-import { openingColumns, openingRows, type Board } from '../model/model'
+import { openingColumns, openingKey, openingRows, type Board } from '../model/model'
 import { gridStep, type LengthFormat } from '../units/format-length'
 import { printedMarks } from '../units/grid'
 import type { Working } from '../working/figure'
@@ -17,12 +17,15 @@ const along = (side: Dimension['side'], row: number, draft: Draft): Dimension =>
 })
 
 /**
- * Dimensions of a board seen face on from above: nearest the edge the slots and webs, then the chain from centre to
+ * Dimensions of a board seen face on: nearest the edge the slots and webs, then the chain from centre to
  * centre (differences of printed marks), then the whole length; at the sides the line of centres and the depth.
  */
-export function topDimensions(board: Board, working: Working, format: LengthFormat): Dimension[] {
+export function faceDimensions(board: Board, working: Working, format: LengthFormat): Dimension[] {
   const has = new Set(working.map((f) => f.id))
-  const { at } = board.placement
+  const { at, lies } = board.placement
+  const start = lies === 'end' ? at.y : at.x
+  /** where so much from the back or lower edge is seen */
+  const across = (y: number): number => (lies === 'flat' ? -at.y - y : at.z + y)
   const rows = openingRows(board)
   // beside the front edge the openings of the row next to it
   const openings = rows.at(-1) ?? []
@@ -33,17 +36,18 @@ export function topDimensions(board: Board, working: Working, format: LengthForm
   let edge = 0
   openings.forEach((o, i) => {
     const [left, right] = [o.centre.x - o.width / 2, o.centre.x + o.width / 2]
-    const web = i === 0 ? webId('start') : `web:${openings[i - 1]!.seat}`
+    const before = openings[i - 1]
+    const web = before ? `web:${openingKey(board, before)}` : webId('start')
     if (has.has(web))
       found.push(
-        along('bottom', 1, { id: web, figure: web, from: at.x + edge, to: at.x + left, print: 'down', about: true }),
+        along('bottom', 1, { id: web, figure: web, from: start + edge, to: start + left, print: 'down', about: true }),
       )
     found.push(
       along('bottom', 1, {
         id: o.figures.width,
         figure: o.figures.width,
-        from: at.x + left,
-        to: at.x + right,
+        from: start + left,
+        to: start + right,
         print: 'up',
       }),
     )
@@ -55,8 +59,8 @@ export function topDimensions(board: Board, working: Working, format: LengthForm
       along('bottom', 1, {
         id: end,
         figure: end,
-        from: at.x + edge,
-        to: at.x + board.length,
+        from: start + edge,
+        to: start + board.length,
         print: 'down',
         about: true,
       }),
@@ -70,31 +74,37 @@ export function topDimensions(board: Board, working: Working, format: LengthForm
     steps.forEach((value, i) => {
       const figure = columns[i]?.figures.x ?? board.figures.length
       found.push(
-        along('bottom', 2, { id: `chain:${i}`, figure, from: at.x + stations[i]!, to: at.x + stations[i + 1]!, value }),
+        along('bottom', 2, {
+          id: `chain:${i}`,
+          figure,
+          from: start + stations[i]!,
+          to: start + stations[i + 1]!,
+          value,
+        }),
       )
     })
   }
-  found.push(along('bottom', 3, { id: 'length', figure: board.figures.length, from: at.x, to: at.x + board.length }))
+  found.push(along('bottom', 3, { id: 'length', figure: board.figures.length, from: start, to: start + board.length }))
 
-  const [backEdge, frontEdge] = [-at.y, -at.y - board.width]
   // from the back edge to each row of openings in turn, and on to the front edge
-  let from = backEdge
+  let from = across(0)
   rows.forEach(([line], r) => {
-    const to = backEdge - line!.centre.y
+    const to = across(line!.centre.y)
     const step = `rowStep:${r + 1}`
     const figure = r === 0 ? line!.figures.y : has.has(step) ? step : has.has('rowStep') ? 'rowStep' : line!.figures.y
     found.push(along('left', 1, { id: r === 0 ? 'centre' : `row:${r + 1}`, figure, from, to }))
     from = to
   })
   if (rows.length > 0 && has.has('front'))
-    found.push(along('left', 1, { id: 'front', figure: 'front', from, to: frontEdge }))
-  found.push(along('left', 2, { id: 'depth', figure: board.figures.width, from: backEdge, to: frontEdge }))
+    found.push(along('left', 1, { id: 'front', figure: 'front', from, to: across(board.width) }))
+  found.push(along('left', 2, { id: 'depth', figure: board.figures.width, from: across(0), to: across(board.width) }))
   return found
 }
 
 /** Dimensions of the boards seen from the front: thickness of what lies flat, height of what stands upright. */
 export function frontDimensions(boards: readonly Board[]): Dimension[] {
-  return [...boards.flatMap(deepestBore), ...boards.map(sizeFromFront)]
+  const along = boards.filter((b) => b.placement.lies !== 'end')
+  return [...along.flatMap(deepestBore), ...along.map(sizeFromFront)]
 }
 
 /** How deep the deepest blind bore of a flat board goes. */
@@ -117,4 +127,15 @@ function sizeFromFront(board: Board, i: number): Dimension {
     to: flat ? at.z : at.z + board.width,
     row: flat ? (deepestBore(board).length > 0 ? 2 : 1) : 1 + (i > 1 ? 1 : 0),
   })
+}
+
+/** Dimensions of the boards seen from the side: how far each size of end reaches out, and how high it is. */
+export function sideDimensions(boards: readonly Board[]): Dimension[] {
+  const ends = boards.filter(
+    (b, i) => b.placement.lies === 'end' && boards.findIndex((o) => o.figures.length === b.figures.length) === i,
+  )
+  return ends.flatMap(({ id, placement: { at }, length, width, figures }, i) => [
+    along('bottom', 1 + i, { id: `side:${id}`, figure: figures.length, from: at.y, to: at.y + length }),
+    along('right', 1 + i, { id: `side:${id}:height`, figure: figures.width, from: at.z, to: at.z + width }),
+  ])
 }

@@ -10,12 +10,14 @@ const drawn = new WeakMap<Tool['measures'], { options: Tool['options']; ghosts: 
 
 function shapesOf(views: Silhouette, turn: Seat['turn'], look: View['name']): Shape[] {
   if (look === 'top') return views.top
-  return turn % 2 === 1 ? views.side : views.face
+  return (turn % 2 === 1) === (look === 'front') ? views.side : views.face
 }
 
 function outlineOf(shape: Shape, turn: Seat['turn'], look: View['name']): Outline {
   if (look === 'top') return flipped(turned(shape.outline, turn))
-  return turn >= 2 ? mirrored(shape.outline) : shape.outline
+  // which way its face or its right side looks in the view
+  const away = look === 'front' ? turn >= 2 : turn === 1 || turn === 2
+  return away ? mirrored(shape.outline) : shape.outline
 }
 
 /** The silhouette of a seated tool in a view, as it is turned in its seat, about its neck. mm, y up */

@@ -10,7 +10,7 @@ export interface OutlineItem {
   outline: Outline
 }
 
-/** A board in a view. */
+/** A board or a rod in a view, by its id. */
 export interface BoardItem extends OutlineItem {
   role: 'board'
   board: string
@@ -25,7 +25,8 @@ export interface LineItem {
 
 /** What belongs to one seat in a view, so that a seat which only moves along stays the same in itself. */
 export interface SeatItem {
-  seat: string
+  /** null for an opening that a rod goes into */
+  seat: string | null
   /** where its opening stands; outlines and lines are about it */
   at: Point
   outlines: OutlineItem[]
@@ -58,7 +59,7 @@ export interface Dimension {
 
 /** One view of a holder, drawn to scale: mm, x right, y up. Boards are painted first, in their order. */
 export interface View {
-  name: 'top' | 'front'
+  name: 'top' | 'front' | 'side'
   title: string
   /** the box round everything, and round the boards alone */
   bounds: Bounds

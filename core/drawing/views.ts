@@ -1,13 +1,13 @@
 import { outlineBounds, unite, type Bounds, type Point } from '../geometry/outline'
 import type { Tool } from '../footprint/tool'
-import type { HolderModel } from '../model/model'
-import { boardOf } from '../model/model'
+import { boardOf, type Board, type HolderModel } from '../model/model'
+import { boardBox, rodBox, type Box } from '../model/standing'
 import type { LengthFormat } from '../units/format-length'
-import { frontDimensions, topDimensions } from './dimensions'
-import { boardOutline, seatItem } from './project'
-import type { BoardItem, SeatItem, View } from './view'
+import { faceDimensions, sideDimensions, frontDimensions } from './dimensions'
+import { boardOutline, FACE_ON, openingItem, rodOutline, seatItem } from './project'
+import type { BoardItem, Dimension, SeatItem, View } from './view'
 
-const TITLES: Record<View['name'], string> = { top: 'From above', front: 'From the front' }
+const TITLES: Record<View['name'], string> = { top: 'From above', front: 'From the front', side: 'From the side' }
 
 const shifted = (box: Bounds, { x, y }: Point): Bounds => ({
   minX: box.minX + x,
@@ -17,25 +17,19 @@ const shifted = (box: Bounds, { x, y }: Point): Bounds => ({
 })
 
 /**
- * Draws a holder: boards and their openings, the seated tools as ghosts, and the dimensions.
- * Seen from above, the wall is at the top.
+ * Draws a holder: boards and their openings, rods, the seated tools as ghosts, and the dimensions.
+ * Seen from above, the wall is at the top; from the side, at the left.
  * @returns views in mm, x right, y up
  */
 export function holderViews(model: HolderModel, tools: ReadonlyMap<string, Tool>, format: LengthFormat): View[] {
-  return (['top', 'front'] as const).map((name): View => {
-    const boards = paintOrder(model, name).map((board): BoardItem => ({
-      role: 'board',
-      outline: boardOutline(board, name),
-      board: board.id,
-    }))
-    const seats = model.seats.map((seat): SeatItem => {
-      const board = boardOf(model, seat.board)
-      const opening = board.openings.find((o) => o.id === seat.opening)!
-      return seatItem(board, opening, seat, tools.get(seat.tool), name)
-    })
+  return (['top', 'front', 'side'] as const).map((name): View => {
+    const boards = paintOrder(model, name)
+    const seats = [
+      ...model.seats.map((seat) => seatItem(boardOf(model, seat.board), seat, tools.get(seat.tool), name)),
+      ...socketItems(model, name),
+    ]
     const boardBounds = unite(boards.map((b) => outlineBounds(b.outline)))!
     const ghosts = seats.flatMap(({ neck, ghost }) => ghost.map((g) => shifted(outlineBounds(g.outline), neck)))
-    const drilled = model.boards.find((b) => b.openings.length > 0)
     return {
       name,
       title: TITLES[name],
@@ -43,14 +37,47 @@ export function holderViews(model: HolderModel, tools: ReadonlyMap<string, Tool>
       boardBounds,
       boards,
       seats,
-      dimensions:
-        name === 'top' ? (drilled ? topDimensions(drilled, model.working, format) : []) : frontDimensions(model.boards),
+      dimensions: dimensionsOf(model, name, format),
     }
   })
 }
 
+/** Openings that belong to no seat, in the views in which they are seen face on. */
+const socketItems = (model: HolderModel, name: View['name']): SeatItem[] =>
+  model.boards
+    .filter((board) => FACE_ON[board.placement.lies] === name)
+    .flatMap((board) =>
+      board.openings
+        .filter((o) => o.seat === null)
+        .map((o) => ({ seat: null, ...openingItem(board, o, name), neck: { x: 0, y: 0 }, ghost: [] })),
+    )
+
+/** The dimensions of the first drilled board that is seen face on, and the sizes of the others. */
+function dimensionsOf(model: HolderModel, name: View['name'], format: LengthFormat): Dimension[] {
+  const faceOn = (b: Board): boolean => b.openings.length > 0 && FACE_ON[b.placement.lies] === name
+  const drilled = model.boards.find(faceOn)
+  const face = drilled ? faceDimensions(drilled, model.working, format) : []
+  if (name === 'top') return face.length > 0 ? face : plainFromAbove(model, format)
+  const sizes = name === 'front' ? frontDimensions(model.boards) : sideDimensions(model.boards)
+  return [...face, ...sizes.filter((d) => !face.some((f) => f.figure === d.figure))]
+}
+
+/** Length and width of the largest flat board where none is drilled. */
+function plainFromAbove(model: HolderModel, format: LengthFormat): Dimension[] {
+  const [flat] = model.boards
+    .filter((b) => b.placement.lies === 'flat')
+    .sort((a, b) => b.length * b.width - a.length * a.width)
+  return flat ? faceDimensions(flat, model.working, format) : []
+}
+
 /** What is nearer to the eye is drawn later. */
-function paintOrder(model: HolderModel, name: View['name']) {
-  const near = (b: HolderModel['boards'][number]) => (name === 'top' ? b.placement.at.z : b.placement.at.y)
-  return [...model.boards].sort((a, b) => near(a) - near(b))
+function paintOrder(model: HolderModel, name: View['name']): BoardItem[] {
+  const near = ({ x, y, z }: Box): number => (name === 'top' ? z[1] : name === 'front' ? y[1] : x[1])
+  const parts = [
+    ...model.boards.map((b) => ({ id: b.id, near: near(boardBox(b)), outline: boardOutline(b, name) })),
+    ...model.rods.map((r) => ({ id: r.id, near: near(rodBox(r)), outline: rodOutline(r, name) })),
+  ]
+  return parts
+    .sort((a, b) => a.near - b.near)
+    .map(({ id, outline }): BoardItem => ({ role: 'board', outline, board: id }))
 }

@@ -4,7 +4,7 @@ import type { Verdict } from '../checks/verdict'
 import { finder, type Design } from '../choose/design'
 import type { OfferedRemedy } from '../choose/remedies'
 import { remediesFor } from '../choose/remedies'
-import type { Board, Joint, Seat } from '../model/model'
+import type { Board, Joint, Rod, Seat } from '../model/model'
 import type { Figure } from '../working/figure'
 import { formulaWithNumbers, writeFigure } from '../working/text'
 
@@ -23,6 +23,7 @@ export interface PlanFile {
   drawn: boolean
   verdict: Verdict['level']
   boards: Board[]
+  rods: Rod[]
   joints: Joint[]
   seats: Seat[]
   parts: Part[]
@@ -41,6 +42,7 @@ export function planFile(d: Design, verdict: Verdict['level']): PlanFile {
     drawn: d.model !== null,
     verdict,
     boards,
+    rods: d.model?.rods ?? [],
     joints: d.model?.joints ?? [],
     seats: d.model?.seats ?? [],
     parts: d.model ? partsOf(d.model, shop) : [],

@@ -42,8 +42,10 @@ export function settingOf(input: PlanInput, trail: Trail, key: keyof typeof SETT
   return trail.given(key, label, value, { kind: 'shop', key }, { quantity })
 }
 
-/** The stock chosen for a part: the chosen one, else the shop's first; null when the shop has none. */
-export function stockOf(input: PlanInput, key: string): Stock | null {
+/** The stock chosen for a part: the chosen one, else the shop's first that the question allows; null when it has none. */
+export function stockOf(choices: readonly Choice[], input: PlanInput, key: string): Stock | null {
+  const choice = choices.find((c) => c.key === key)
+  if (choice?.type !== 'stock') throw new RangeError(`${key} is no stock of this form`)
   const { stock } = input.shop
-  return stock.find((s) => s.id === input.holder.choices[key]) ?? stock[0] ?? null
+  return stock.find((s) => s.id === input.holder.choices[key]) ?? stock.find((s) => choice.of.includes(s.form)) ?? null
 }

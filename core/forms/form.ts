@@ -1,7 +1,7 @@
 import type { Tool } from '../footprint/tool'
 import type { Board, HolderModel, Seat } from '../model/model'
 import type { Holder, SeatOrder } from '../model/holder'
-import type { Shop } from '../shop/shop'
+import type { Shop, Stock } from '../shop/shop'
 import type { SettingKey } from '../shop/settings'
 import type { Trail } from '../working/trail'
 
@@ -12,7 +12,8 @@ export type Choice = { key: string; label: string; about: string } & (
   | { type: 'length'; setting: SettingKey; min: number; max: number }
   /** a length that follows from the plan until it is given here */
   | { type: 'derived length'; min: number; max: number }
-  | { type: 'stock' }
+  /** stock of one of these forms */
+  | { type: 'stock'; of: readonly Stock['form'][] }
 )
 
 /** What a form plans from. */

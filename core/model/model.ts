@@ -12,13 +12,34 @@ export interface Place {
 }
 
 /**
- * Where a board stands: its own length axis lies along x; `flat` has its width out from the wall and its thickness down,
- * `upright` has its width up the wall and its thickness out from it. `at` is the board's own (0, 0) corner: for a flat
- * board the back edge on its upper face, for an upright one the lower edge on the face next to the wall.
+ * Where a board stands. `flat`: length along the wall, width out from it, thickness down; `upright`: length along the
+ * wall, width up it, thickness out from it; `end`: length out from the wall, width up it, thickness along it. `at` is the
+ * board's own (0, 0) corner on the face that its openings are made from: for a flat board the back edge on its upper
+ * face, for an upright one the lower edge on the face next to the wall, for an end the lower corner at the wall on the
+ * face towards the datum.
  */
 export interface Placement {
-  lies: 'flat' | 'upright'
+  lies: 'flat' | 'upright' | 'end'
   at: Place
+}
+
+/** A rod, pin or other round part. */
+export interface Rod {
+  id: string
+  name: string
+  role: 'rail' | 'pin'
+  material: string
+  stock: string
+  /** mm */
+  diameter: number
+  length: number
+  /** the middle of one end, and the direction to the other: a vector of length 1 */
+  at: Place
+  toward: Place
+  /** ids of the seats whose tools it carries */
+  seats: string[]
+  /** ids of the figures of its size; of a pin `arm`, how far from the face its load hangs */
+  figures: { length: string; diameter: string; arm?: string }
 }
 
 /** One hole that is drilled for an opening, in the board's own plane. */
@@ -35,7 +56,8 @@ export interface Opening {
   id: string
   /** `slot`: open at an edge; `bore`: closed all round */
   kind: 'slot' | 'bore'
-  seat: string
+  /** the seat it is for, or null for one that a rod goes into */
+  seat: string | null
   /** of a slot: middle of its closed end, on the line of centres */
   centre: Point
   /** mm */
@@ -47,9 +69,13 @@ export interface Opening {
   opensTo: 'front' | null
   /** mm, or null for one that goes through */
   depth: number | null
+  /** how far its axis leans up out of the board, degrees; nought for one square to the face */
+  slant: number
   /** diameter of a small hole through the floor of a blind one, by which dust falls out; null for none. mm */
   dust: number | null
-  /** what is drilled, from left to right: one bore, two side by side, or none when it is sawn */
+  /** how it gets its width; a bored one without a bore has no bit that makes it */
+  cut: 'bored' | 'sawn'
+  /** what is drilled, from left to right: one bore, two side by side, or none */
   bores: Bore[]
   /** ids of the figures that placed it; `end` is the diameter of its closed end */
   figures: { x: string; y: string; width: string; end: string; depth?: string }
@@ -59,7 +85,7 @@ export interface Opening {
 export interface Board {
   id: string
   name: string
-  role: 'rail' | 'block' | 'back'
+  role: 'rail' | 'block' | 'back' | 'end' | 'shelf' | 'lip' | 'divider' | 'bar'
   material: string
   stock: string
   /** of all its layers together */
@@ -93,17 +119,20 @@ export interface Seat {
   place: number
   turn: 0 | 1 | 2 | 3
   board: string
-  opening: string
-  /** where the tool's own origin stands in the holder: its neck's middle under the head, or the end of its shank */
+  /** the opening that it goes into, or null where it lies or stands on something */
+  opening: string | null
+  /** where the tool's own origin stands in the holder: its neck's middle under the head, the end of its shank, its sole's heel */
   at: Place
   /** from the neck's centre to the head's farthest points, mm */
   extent: { left: number; right: number; front: number; back: number }
-  /** what carries it: wood under its head or shoulder, or the floor of a blind bore */
-  rests: 'shoulder' | 'floor'
+  /** what carries it: wood under its head or shoulder, the floor of a blind bore, two rods, a pin, or a shelf */
+  rests: 'shoulder' | 'floor' | 'rods' | 'pin' | 'shelf'
   /** an edge or point at its lower end, which must not stand on anything */
   sharp: boolean
   /** kg, or null when not weighed */
   mass: number | null
+  /** how its farthest point from the wall is reckoned: a formula with the ids of figures in braces */
+  reach: string
   /** ids of figures about it, such as its bearings */
   figures: Record<string, string>
 }
@@ -114,6 +143,9 @@ export interface HolderModel {
   form: string
   name: string
   boards: Board[]
+  rods: Rod[]
+  /** how far its wood reaches out from the wall, mm, and how that is reckoned */
+  reach: { value: number; formula: string }
   joints: Joint[]
   seats: Seat[]
   working: Working
@@ -125,6 +157,10 @@ export function boardOf(model: HolderModel, id: string): Board {
   if (!board) throw new RangeError(`no board ${id} in ${model.name}`)
   return board
 }
+
+/** The boards on which tools sit: a guide that only keeps them in line is none. */
+export const seatedBoards = (model: Pick<HolderModel, 'boards' | 'seats'>): Board[] =>
+  model.boards.filter((b) => model.seats.some((s) => s.board === b.id))
 
 /** Openings whose centres are so near to one line stand on it, mm. */
 const SAME_LINE = 1e-6
@@ -139,6 +175,12 @@ export function openingRows(board: Board): Opening[][] {
   }
   return rows.map((row) => row.sort((a, b) => a.centre.x - b.centre.x))
 }
+
+/** What figures about an opening are called by: its seat, or itself where it is no seat's or one of several. */
+export const openingKey = (board: Board, opening: Opening): string =>
+  opening.seat !== null && board.openings.filter((o) => o.seat === opening.seat).length === 1
+    ? opening.seat
+    : opening.id
 
 /** One opening for each place along a board at which openings stand, whatever their row; from the datum end. */
 export function openingColumns(board: Board): Opening[] {

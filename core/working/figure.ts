@@ -18,6 +18,8 @@ export type Origin =
   | { kind: 'shop'; key: string }
   | { kind: 'bit'; bit: BitKind; diameter: number }
   | { kind: 'stock'; id: string; key: string }
+  /** what a saw’s blade takes */
+  | { kind: 'saw'; id: string }
   | { kind: 'choice'; key: string }
   | { kind: 'derived'; rule: Rule }
 

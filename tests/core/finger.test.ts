@@ -1,5 +1,6 @@
 import { describe, expect, it } from 'vitest'
-import { fingerStress, GRAVITY } from '#core/checks/finger'
+import { GRAVITY } from '#core/checks/beam'
+import { fingerStress } from '#core/checks/finger'
 import { design } from '#core/choose/design'
 import { remediesFor } from '#core/choose/remedies'
 import { materialOf, usualMaterials } from '#core/shop/materials'

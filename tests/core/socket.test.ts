@@ -1,4 +1,5 @@
 import fc from 'fast-check'
+import { allForms } from '#core/forms/all-forms'
 import { describe, expect, it } from 'vitest'
 import { boardMarks, isMain } from '#core/bench/marks'
 import { partsOf } from '#core/bench/parts'
@@ -158,11 +159,10 @@ describe('which form', () => {
     expect(first!.design!.model!.boards[0]!.openings).toHaveLength(2)
     expect(second!.form.id).toBe('finger-rail')
     expect(second!.unmeasured.find((u) => u.tool.id === 'm')!.fields).toContain('handle width')
-    expect(whichForm(shop, [mallet('m', 21, 70)]).map((o) => [o.form.id, o.design !== null])).toEqual([
-      ['finger-rail', true],
-      ['socket-block', false],
-    ])
-    expect(whichForm(shop, [])).toHaveLength(2)
+    const forOne = whichForm(shop, [mallet('m', 21, 70)])
+    expect(forOne.find((o) => o.form.id === 'finger-rail')!.design).not.toBeNull()
+    expect(forOne.at(-1)!.design).toBeNull()
+    expect(whichForm(shop, [])).toHaveLength(allForms.length)
   })
 })
 
@@ -253,7 +253,7 @@ describe('any socket block', { timeout: 60000 }, () => {
       const seat = (id: string) => d.model!.seats.find((s) => s.id === id)!
       for (const row of openingRows(d.model.boards[0]!))
         row.slice(1).forEach((o, i) => {
-          const [a, b] = [seat(row[i]!.seat), seat(o.seat)]
+          const [a, b] = [seat(row[i]!.seat!), seat(o.seat!)]
           expect(o.centre.x - row[i]!.centre.x).toBeGreaterThan(a.extent.right + gap + b.extent.left - 1e-6)
         })
     })

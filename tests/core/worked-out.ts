@@ -5,11 +5,15 @@ export function workedOut(formula: string, value: (id: string) => number): numbe
   const [left] = formula.split('≥')
   const js = fillIn(left!, (id) => `(${value(id)})`)
     .replaceAll('²', '**2')
+    .replaceAll('³', '**3')
+    .replaceAll('⁴', '**4')
+    .replaceAll('π', 'Math.PI')
+    .replace(/cos\(/g, 'cosine(')
     .replaceAll('×', '*')
     .replaceAll('−', '-')
     .replaceAll('√(', 'Math.sqrt(')
     .replace(/√(\d+)/g, 'Math.sqrt($1)')
     .replaceAll('max(', 'Math.max(')
     .replaceAll('min(', 'Math.min(')
-  return new Function(`return ${js}`)() as number
+  return new Function('cosine', `return ${js}`)((degrees: number) => Math.cos((degrees * Math.PI) / 180)) as number
 }

@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { ref, watch } from 'vue'
 import { stockOf } from '#core/forms/choice-value'
-import type { PlanInput, HolderForm } from '#core/forms/form'
+import type { Choice, PlanInput, HolderForm } from '#core/forms/form'
 import { consequences, type Consequence } from '#core/choose/schools'
 import { useAfterPaint } from '~/composables/useAfterPaint'
 import { useFormat } from '~/composables/useFormat'
@@ -38,6 +38,8 @@ function outcomes(found: Consequence[]): Record<string, string> {
   }
   return Object.fromEntries(found.map((x) => [x.value, say(x)]))
 }
+/** The stock that a part may be cut from. */
+const stockFor = (c: Choice) => props.input.shop.stock.filter((s) => c.type === 'stock' && c.of.includes(s.form))
 const own = (key: string) => {
   const value = props.input.holder.choices[key]
   return typeof value === 'number' ? value : null
@@ -65,10 +67,10 @@ const own = (key: string) => {
         v-else-if="c.type === 'stock'"
         class="field"
         :aria-label="c.label"
-        :value="stockOf(input, c.key)?.id"
+        :value="stockOf(form.choices, input, c.key)?.id"
         @change="emit('choose', c.label, c.key, ($event.target as HTMLSelectElement).value)"
       >
-        <option v-for="s in input.shop.stock" :key="s.id" :value="s.id">{{ s.name }}</option>
+        <option v-for="s in stockFor(c)" :key="s.id" :value="s.id">{{ s.name }}</option>
       </select>
       <div v-else class="with-shop">
         <LengthField

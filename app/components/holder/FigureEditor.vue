@@ -19,7 +19,9 @@ const setting = computed(() =>
 )
 const fixed = computed(
   () =>
-    (origin.value.kind === 'shop' && !setting.value) || (origin.value.kind === 'choice' && origin.value.key === 'back'),
+    (origin.value.kind === 'shop' && !setting.value) ||
+    (origin.value.kind === 'stock' && origin.value.key !== 'thickness') ||
+    (origin.value.kind === 'choice' && origin.value.key === 'back'),
 )
 
 function set(value: number | null) {
@@ -38,6 +40,7 @@ function set(value: number | null) {
   else if (o.kind === 'shop') shop.setting(o.key as SettingKey, value, props.figure.label)
   else if (o.kind === 'choice') emit('choose', o.key, value)
   else if (o.kind === 'bit') shop.bit({ kind: o.bit, diameter: o.diameter }, { testBore: value }, 'Test bore')
+  else if (o.kind === 'saw') shop.row('saws', o.id, { kerf: value }, 'Kerf')
   else if (o.kind === 'stock') shop.row('stock', o.id, { thickness: value }, 'Thickness')
 }
 const from = computed(() => {
@@ -45,6 +48,7 @@ const from = computed(() => {
   if (o.kind === 'measurement') return 'measured'
   if (o.kind === 'shop') return 'the shop’s: every holder follows'
   if (o.kind === 'bit') return 'the hole it really makes'
+  if (o.kind === 'saw') return 'what the blade really takes'
   if (o.kind === 'stock') return `${props.figure.note}, as it really is`
   return 'this holder’s'
 })

@@ -11,7 +11,10 @@ import { useKeys } from '~/composables/useKeys'
 import { usePanZoom } from '~/composables/usePanZoom'
 import { inkOf, seatAt } from '~/composables/viewInk'
 
-/** The holder from above and from the front, to one scale, with its dimensions; drag to pan, wheel to zoom. */
+/**
+ * The holder from above and from the front, and from the side where it has ends or rods, to one scale, with its
+ * dimensions; drag to pan, wheel to zoom.
+ */
 const props = defineProps<{ worked: Design; lit: string | null; seat: string | null; still?: boolean }>()
 const emit = defineEmits<{ figure: [id: string | null]; seat: [id: string] }>()
 
@@ -23,8 +26,16 @@ const RIGHT = 64
 const TOP = 26
 const BETWEEN = 92
 const BOTTOM = 14
+/** A row of dimensions, px. */
+const ROW = 19
+/** Between the front view and the one from the side, px. */
+const BESIDE = 96
 /** How much of the handles is shown below the front view's boards when all is fitted in, mm. */
 const HANDLES = 70
+/** How much is shown above the front view's boards: heads, and only the start of long handles. mm */
+const HEADS = 150
+/** Further down than any handle, mm. */
+const FAR = 20_000
 /** Room for a line's width round what is cut off at the handles, mm. */
 const STROKE = 5
 
@@ -33,40 +44,53 @@ const frame = ref<HTMLElement | null>(null)
 const size = ref({ width: 700, height: 420 })
 const { zoom, pan, zoomBy, fitAll, down, drag, up } = usePanZoom(() => origin())
 
-const views = computed<View[]>(() =>
-  props.worked.model ? holderViews(props.worked.model, props.worked.input.tools, format.value) : [],
-)
+const views = computed<View[]>(() => {
+  const { model, input } = props.worked
+  if (!model) return []
+  const all = holderViews(model, input.tools, format.value)
+  const sides = model.rods.length > 0 || model.boards.some((b) => b.placement.lies === 'end')
+  return sides ? all : all.filter((v) => v.name !== 'side')
+})
 
 /** What must be seen of the front view: the boards and heads, and only the start of long handles. */
 const frontBox = computed(() => {
   const front = views.value.find((v) => v.name === 'front')
-  return front && { ...front.bounds, minY: Math.max(front.bounds.minY, front.boardBounds.minY - HANDLES) }
+  if (!front) return undefined
+  const { bounds, boardBounds } = front
+  const minY = Math.max(bounds.minY, boardBounds.minY - HANDLES)
+  return { ...bounds, minY, maxY: Math.min(bounds.maxY, boardBounds.maxY + HEADS) }
 })
 
 const scene = computed(() => {
-  const [top, front] = views.value
+  const [top, front, side] = views.value
   const low = frontBox.value
   if (!top || !front || !low) return null
   const minX = Math.min(top.bounds.minX, front.bounds.minX)
   const width = Math.max(top.bounds.maxX, front.bounds.maxX) - minX
+  const deep = side ? side.bounds.maxX - side.bounds.minX : 0
+  const beside = side ? BESIDE : 0
   const tall = top.bounds.maxY - top.bounds.minY + (low.maxY - low.minY)
-  const fit = Math.min((size.value.width - LEFT - RIGHT) / width, (size.value.height - TOP - BETWEEN - BOTTOM) / tall)
+  const across = size.value.width - LEFT - RIGHT - beside
+  const below = [front, side].flatMap((v) => v?.dimensions ?? []).filter((d) => d.side === 'bottom')
+  const bottom = BOTTOM + ROW * Math.max(0, ...below.map((d) => d.row + 0.5))
+  const fit = Math.min(across / (width + deep), (size.value.height - TOP - BETWEEN - bottom) / tall)
   const s = Math.max(0.02, fit) * zoom.value
-  const ox = LEFT + (size.value.width - LEFT - RIGHT - width * fit) / 2 - minX * s + pan.value.x
+  const ox = LEFT + (across - (width + deep) * fit) / 2 - minX * s + pan.value.x
   const topY = TOP + top.bounds.maxY * s + pan.value.y
   const frontY = topY - top.bounds.minY * s + BETWEEN + low.maxY * s
+  const sideX = ox + (minX + width) * s + BESIDE - (side?.bounds.minX ?? 0) * s
   return {
     s,
-    ox,
     placed: [
-      { view: top, oy: topY },
-      { view: front, oy: frontY },
+      { view: top, ox, oy: topY },
+      { view: front, ox, oy: frontY },
+      ...(side ? [{ view: side, ox: sideX, oy: frontY }] : []),
     ],
   }
 })
 
 /** Where the first view's origin stands on the screen, px. */
-const origin = () => scene.value && { x: scene.value.ox, y: scene.value.placed[0]!.oy }
+const origin = () => scene.value && { x: scene.value.placed[0]!.ox, y: scene.value.placed[0]!.oy }
 
 /** The views with what their seats come to as a few paths, and the chosen seat's once more. */
 const inks = computed(() => views.value.map((view) => inkOf(view.seats)))
@@ -83,8 +107,9 @@ const inked = computed(() =>
 const marks = computed(() => {
   const { model, verdicts } = props.worked
   if (!model || !scene.value) return []
-  const { s, ox, placed: all } = scene.value
-  return seatMarks(model, verdicts, (x, y) => ({ x: ox + x * s, y: all[0]!.oy + y * s }))
+  const { s, placed: all } = scene.value
+  const [{ ox, oy }] = all as [(typeof all)[number]]
+  return seatMarks(model, verdicts, (x, y) => ({ x: ox + x * s, y: oy + y * s }))
 })
 
 function textOf(d: Dimension): string {
@@ -92,8 +117,8 @@ function textOf(d: Dimension): string {
   return d.about ? `~${text}` : text
 }
 
-function placed(view: View, oy: number, d: Dimension): DimensionPlace {
-  const { s, ox } = scene.value!
+function placed(view: View, ox: number, oy: number, d: Dimension): DimensionPlace {
+  const { s } = scene.value!
   const upright = d.side === 'left' || d.side === 'right'
   const { minY, maxX } = view.boardBounds
   // rows stand clear of heads that reach past the board; extension lines start at the board
@@ -102,17 +127,18 @@ function placed(view: View, oy: number, d: Dimension): DimensionPlace {
       ? [ox, ox - Math.max(0, -view.bounds.minX) * s]
       : d.side === 'right'
         ? [ox + maxX * s, ox + view.bounds.maxX * s]
-        : [oy - minY * s, oy - view.bounds.minY * s]
+        : // handles that hang below are drawn over, not cleared
+          [oy - minY * s, oy - (view.name === 'top' ? view.bounds.minY : minY) * s]
   const along = (v: number) => (upright ? oy - v * s : ox + v * s)
   return { a: along(d.from), b: along(d.to), foot: foot!, edge: edge! }
 }
 /** Outermost first, so that a figure near the board is painted over the extension lines that run past it. */
 const dimensions = computed(() =>
-  (scene.value?.placed ?? []).map(({ view, oy }) => ({
+  (scene.value?.placed ?? []).map(({ view, ox, oy }) => ({
     name: view.name,
     drawn: [...view.dimensions]
       .sort((a, b) => b.row - a.row)
-      .map((d) => drawnDimension(d, placed(view, oy, d), textOf(d))),
+      .map((d) => drawnDimension(d, placed(view, ox, oy, d), textOf(d))),
   })),
 )
 /** A click on a dimension's line or figure leads to its working, one on a tool chooses it, one beside both leads away. */
@@ -123,8 +149,10 @@ function click(event: MouseEvent) {
   const drawn = dimensions.value.flatMap((v) => v.drawn)
   const figure = named ?? dimensionAt(drawn, x, y)?.figure ?? null
   if (figure) return emit('figure', figure)
-  const { s, ox, placed: all } = scene.value!
-  const hit = all.map(({ view, oy }) => seatAt(view.seats, (x - ox) / s, (oy - y) / s)).find((found) => found !== null)
+  const { s, placed: all } = scene.value!
+  const hit = all
+    .map(({ view, ox, oy }) => seatAt(view.seats, (x - ox) / s, (oy - y) / s))
+    .find((found) => found !== null)
   if (hit) emit('seat', hit)
   else emit('figure', null)
 }
@@ -179,25 +207,36 @@ const summary = computed(() => {
       @wheel.prevent="still || wheel($event)"
       @click="click"
     >
-      <clipPath v-if="still && frontBox" :id="clipId">
-        <rect
-          :x="frontBox.minX - STROKE"
-          :y="-frontBox.maxY - STROKE"
-          :width="frontBox.maxX - frontBox.minX + 2 * STROKE"
-          :height="frontBox.maxY - frontBox.minY + STROKE"
-        />
-      </clipPath>
-      <g v-for="{ view, oy, ink, litInk } in inked" :key="view.name">
-        <text class="title" :x="LEFT - 50" :y="Math.max(16, oy - view.bounds.maxY * scene.s - 8)">
+      <template v-if="frontBox">
+        <clipPath v-for="view in views.slice(1)" :id="`${clipId}-${view.name}`" :key="view.name">
+          <rect
+            :x="view.bounds.minX - STROKE"
+            :y="-frontBox.maxY - STROKE"
+            :width="view.bounds.maxX - view.bounds.minX + 2 * STROKE"
+            :height="(still ? frontBox.maxY - frontBox.minY : frontBox.maxY + FAR) + STROKE"
+          />
+        </clipPath>
+      </template>
+      <g v-for="{ view, ox, oy, ink, litInk } in inked" :key="view.name">
+        <text
+          class="title"
+          :x="view.name === 'side' ? ox + view.bounds.minX * scene.s : LEFT - 50"
+          :y="
+            Math.max(
+              16,
+              oy - (view.name === 'top' ? view.bounds.maxY : Math.min(view.bounds.maxY, frontBox!.maxY)) * scene.s - 8,
+            )
+          "
+        >
           {{ view.title }}
         </text>
         <g v-if="view.name === 'top'" class="wall">
-          <path :d="`M${scene.ox - 40} ${oy}H${scene.ox + view.bounds.maxX * scene.s + 40}`" />
-          <text :x="scene.ox + view.bounds.maxX * scene.s + 12" :y="oy + 14">wall</text>
+          <path :d="`M${ox - 40} ${oy}H${ox + view.bounds.maxX * scene.s + 40}`" />
+          <text :x="ox + view.bounds.maxX * scene.s + 12" :y="oy + 14">wall</text>
         </g>
         <g
-          :transform="`translate(${scene.ox} ${oy}) scale(${scene.s})`"
-          :clip-path="still && view.name === 'front' ? `url(#${clipId})` : undefined"
+          :transform="`translate(${ox} ${oy}) scale(${scene.s})`"
+          :clip-path="view.name !== 'top' ? `url(#${clipId}-${view.name})` : undefined"
         >
           <path
             v-for="item in view.boards"

@@ -34,6 +34,9 @@ onMounted(() => {
 })
 onBeforeUnmount(() => watcher?.disconnect())
 
+/** Saw lines nearer than this have one figure together, px. */
+const NEAR = 34
+
 const board = computed(() => props.model.boards.find((b) => b.openings.length > 0) ?? props.model.boards[0]!)
 const marked = computed(() => boardMarks(props.model, board.value, format.value))
 /** Main marks, one for each place: bores of several rows may stand at one place along the board. */
@@ -74,22 +77,34 @@ function told(m: Mark): string {
   const sizes = [...new Set([one!, ...more].map((o) => (o.bores[0] ? bit(o.bores[0].bit) : 'no bit')))]
   return `⌀ ${sizes.join(', ')}`
 }
+/** The figures of a slot's saw lines: each under its line, or both as one where the lines are too near. px */
+function sawFigures(m: Mark, saws: Mark[], half: number): { at: number; text: string }[] {
+  const at = Number(coordinate(x(m.x)))
+  const [left, right] = saws.map((s) => bare(s.printed))
+  if (left === undefined || right === undefined) return []
+  if (2 * half >= NEAR)
+    return [
+      { at: at - half, text: left },
+      { at: at + half, text: right },
+    ]
+  return [{ at, text: `${left} – ${right}` }]
+}
 /** A main mark with what stands about it: the waste of its slot and its saw lines. px */
 const stations = computed(() =>
-  mains.value.map((m) => {
+  mains.value.map((m, i) => {
     const here = openingsAt(m)
-    const widest = here.reduce((most, o) => Math.max(most, o.width), 0)
+    const half = (here.reduce((most, o) => Math.max(most, o.width), 0) / 2) * scale.value
     const saws = marked.value.marks.filter((other) => other.kind === 'saw' && m.seat && other.seat === m.seat)
     return {
-      key: m.seat ?? m.kind,
+      key: `${i}:${m.seat ?? m.kind}`,
       x: Number(coordinate(x(m.x))),
       figure: m.figure,
       seat: m.seat,
       running: bare(m.printed),
       told: told(m),
-      half: (widest / 2) * scale.value,
+      half,
       open: here.some((o) => o.opensTo !== null),
-      saws: saws.map((s) => bare(s.printed)),
+      saws: sawFigures(m, saws, half),
     }
   }),
 )
@@ -145,14 +160,7 @@ const lines = computed(() => {
         <path v-if="m.figure !== null && (m.figure === lit || m.seat === seat)" class="line" :d="`M${m.x} 28V66`" />
         <DrawnText class="running" :text="m.running" :x="m.x" y="24" />
         <DrawnText class="bit" :text="m.told" :x="m.x" y="11" />
-        <DrawnText
-          v-for="(saw, i) in m.saws"
-          :key="i"
-          class="saw-figure"
-          :text="saw"
-          :x="m.x + (i ? m.half : -m.half)"
-          y="89"
-        />
+        <DrawnText v-for="saw in m.saws" :key="saw.at" class="saw-figure" :text="saw.text" :x="saw.at" y="89" />
       </g>
     </svg>
   </section>

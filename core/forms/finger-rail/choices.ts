@@ -1,29 +1,16 @@
 import type { Choice } from '../form'
+import {
+  backHeightQuestion,
+  fitQuestion,
+  gapQuestion,
+  marginQuestion,
+  pitchQuestion,
+  stockQuestion,
+} from '../questions'
 
 export const choices: readonly Choice[] = [
-  {
-    key: 'fit',
-    label: 'Fit',
-    about: 'How freely a neck goes into its slot.',
-    type: 'option',
-    usual: 'sliding',
-    values: [
-      { value: 'snug', label: 'snug', when: 'nothing rattles; swells tight in a damp shop' },
-      { value: 'sliding', label: 'sliding', when: 'in and out with one hand' },
-      { value: 'easy', label: 'easy', when: 'for tools grabbed without looking' },
-    ],
-  },
-  {
-    key: 'pitch',
-    label: 'Pitch',
-    about: 'How the slots are spaced along the board.',
-    type: 'option',
-    usual: 'neighbour',
-    values: [
-      { value: 'neighbour', label: 'by neighbour', when: 'each gap the same: the shorter board' },
-      { value: 'even', label: 'even', when: 'every place takes any of the tools: they can swap' },
-    ],
-  },
+  fitQuestion('How freely a neck goes into its slot.'),
+  pitchQuestion('How the slots are spaced along the board.'),
   {
     key: 'slots',
     label: 'Slots',
@@ -70,33 +57,9 @@ export const choices: readonly Choice[] = [
       },
     ],
   },
-  {
-    key: 'gap',
-    label: 'Gap',
-    about: 'Between neighbouring heads: room for fingers.',
-    type: 'length',
-    setting: 'gap',
-    min: 0,
-    max: 500,
-  },
-  {
-    key: 'margin',
-    label: 'Margin',
-    about: 'At the ends: from the outermost head to the board’s end.',
-    type: 'length',
-    setting: 'margin',
-    min: 0,
-    max: 500,
-  },
-  {
-    key: 'backHeight',
-    label: 'Back height',
-    about: 'Of the board behind the rail, by which it is fixed.',
-    type: 'length',
-    setting: 'backHeight',
-    min: 20,
-    max: 1000,
-  },
+  gapQuestion('heads'),
+  marginQuestion('head', 'board'),
+  backHeightQuestion('the rail'),
   {
     key: 'depth',
     label: 'Depth',
@@ -105,6 +68,6 @@ export const choices: readonly Choice[] = [
     min: 20,
     max: 1000,
   },
-  { key: 'railStock', label: 'Rail from', about: 'The board the rail is cut from.', type: 'stock' },
-  { key: 'backStock', label: 'Back from', about: 'The board the back is cut from.', type: 'stock' },
+  stockQuestion('railStock', 'Rail from', 'rail'),
+  stockQuestion('backStock', 'Back from', 'back'),
 ]

@@ -1,12 +1,14 @@
-import { rectangle, slotOutline } from '../../geometry/outline'
-import { MODEL_VERSION, type Board, type Opening } from '../../model/model'
+import { slotOutline } from '../../geometry/outline'
+import { MODEL_VERSION, type Opening } from '../../model/model'
 import { formatLength } from '../../units/format-length'
 import { LARGEST_SIZE } from '../../units/length'
 import { Trail } from '../../working/trail'
-import { lengthOf, optionOf, stockOf } from '../choice-value'
+import { lengthOf, optionOf } from '../choice-value'
 import type { Plan, PlanInput, Refusal } from '../form'
 import { acrossRail } from './across'
 import { alongRail } from './along'
+import { plainBoard } from '../plain-board'
+import { NO_STOCK, stocksFor } from '../stocks'
 import { choices } from './choices'
 import { webBetween } from './layout'
 import { railSeats, type RailSeat } from './seats'
@@ -18,24 +20,9 @@ const THINNEST = 1e-6
 export function planFingerRail(input: PlanInput): Plan {
   const trail = new Trail()
   const { shop, holder } = input
-  const railStock = stockOf(input, 'railStock')
-  const backStock = stockOf(input, 'backStock')
   const refuse = (...refusals: Refusal[]): Plan => ({ model: null, trail, refusals })
-  if (!railStock || !backStock) {
-    return refuse({ id: 'stock', says: 'The shop has no boards to make this from. Add one under the shop’s settings.' })
-  }
-  for (const [part, stock] of [
-    ['rail', railStock],
-    ['back', backStock],
-  ] as const) {
-    trail.given(
-      `thickness:${part}`,
-      `Thickness of the ${part}`,
-      stock.thickness,
-      { kind: 'stock', id: stock.id, key: `${part}Stock` },
-      { note: stock.name },
-    )
-  }
+  const stocks = stocksFor(choices, input, trail, ['rail', 'back'])
+  if (!stocks) return refuse(NO_STOCK)
 
   const { seats, refusals } = railSeats(input, trail)
   if (seats.length === 0) {
@@ -55,39 +42,27 @@ export function planFingerRail(input: PlanInput): Plan {
   if (clash) return refuse(...refusals, clash)
 
   const standsBehind = optionOf(choices, input, 'back') === 'behind'
-  const openings = seats.map((seat, i) => slot(seat, { x: along.centres[i]!, y: across.centre }, across.depth))
-  const rail: Board = {
+  const cut = optionOf(choices, input, 'slots') === 'jigsawn' ? 'sawn' : 'bored'
+  const openings = seats.map((seat, i) => slot(seat, { x: along.centres[i]!, y: across.centre }, across.depth, cut))
+  const rail = plainBoard(stocks.rail, {
     id: 'rail',
     name: 'Rail',
     role: 'rail',
-    material: railStock.material,
-    stock: railStock.id,
-    thickness: railStock.thickness,
-    layers: 1,
     length: along.length,
     width: across.depth,
-    grain: 'along length',
-    outline: rectangle(0, 0, along.length, across.depth),
     openings,
-    placement: { lies: 'flat', at: { x: 0, y: backStock.thickness, z: 0 } },
+    placement: { lies: 'flat', at: { x: 0, y: stocks.back.thickness, z: 0 } },
     figures: { length: 'length', width: 'depth', thickness: 'thickness:rail' },
-  }
-  const back: Board = {
+  })
+  const back = plainBoard(stocks.back, {
     id: 'back',
     name: 'Back',
     role: 'back',
-    material: backStock.material,
-    stock: backStock.id,
-    thickness: backStock.thickness,
-    layers: 1,
     length: along.length,
     width: backHeight,
-    grain: 'along length',
-    outline: rectangle(0, 0, along.length, backHeight),
-    openings: [],
-    placement: { lies: 'upright', at: { x: 0, y: 0, z: standsBehind ? -railStock.thickness : -backHeight } },
+    placement: { lies: 'upright', at: { x: 0, y: 0, z: standsBehind ? -stocks.rail.thickness : -backHeight } },
     figures: { length: 'length', width: 'backHeight', thickness: 'thickness:back' },
-  }
+  })
   return {
     trail,
     refusals,
@@ -96,6 +71,8 @@ export function planFingerRail(input: PlanInput): Plan {
       form: 'finger-rail',
       name: holder.name,
       boards: [rail, back],
+      rods: [],
+      reach: { value: stocks.back.thickness + across.depth, formula: '{thickness:back} + {depth}' },
       joints: [
         {
           order: 1,
@@ -111,18 +88,19 @@ export function planFingerRail(input: PlanInput): Plan {
         turn: seat.order.turn,
         board: 'rail',
         opening: openings[i]!.id,
-        at: { x: along.centres[i]!, y: backStock.thickness + across.centre + across.rests[i]!, z: 0 },
+        at: { x: along.centres[i]!, y: stocks.back.thickness + across.centre + across.rests[i]!, z: 0 },
         extent: { left: seat.left, right: seat.right, front: seat.front, back: seat.back },
         rests: 'shoulder' as const,
         sharp: false,
         mass: seat.tool.mass,
+        reach: `{thickness:back} + {centre}${seat.rectangular ? ` + {rest:${seat.order.id}}` : ''} + {${seat.ids.front}}`,
         figures: seat.ids,
       })),
     },
   }
 }
 
-const slot = (seat: RailSeat, centre: { x: number; y: number }, edge: number): Opening => ({
+const slot = (seat: RailSeat, centre: { x: number; y: number }, edge: number, cut: Opening['cut']): Opening => ({
   id: `slot-${seat.order.id}`,
   kind: 'slot',
   seat: seat.order.id,
@@ -132,6 +110,8 @@ const slot = (seat: RailSeat, centre: { x: number; y: number }, edge: number): O
   outline: slotOutline(centre, seat.slot, edge, seat.end / 2),
   opensTo: 'front',
   depth: null,
+  slant: 0,
+  cut,
   dust: null,
   bores: seat.bores.map(({ off, diameter, bit }) => ({ centre: { x: centre.x + off, y: centre.y }, diameter, bit })),
   figures: { x: `x:${seat.order.id}`, y: 'centre', width: seat.ids.slot, end: seat.ids.end },

@@ -1,18 +1,10 @@
 import type { Choice } from '../form'
+import { backHeightQuestion, fitQuestion, gapQuestion, marginQuestion, stockQuestion } from '../questions'
 
 export const choices: readonly Choice[] = [
-  {
-    key: 'fit',
-    label: 'Fit',
-    about: 'How freely a shank goes into its bore.',
-    type: 'option',
-    usual: 'sliding',
-    values: [
-      { value: 'snug', label: 'snug', when: 'nothing wobbles; swells tight in a damp shop' },
-      { value: 'sliding', label: 'sliding', when: 'in and out with one hand' },
-      { value: 'easy', label: 'easy', when: 'for tools grabbed without looking' },
-    ],
-  },
+  fitQuestion('How freely a shank goes into its bore.', {
+    snug: 'nothing wobbles; swells tight in a damp shop',
+  }),
   {
     key: 'hole',
     label: 'Bores',
@@ -94,33 +86,9 @@ export const choices: readonly Choice[] = [
       { value: 'behind', label: 'up behind', when: 'up behind the handles: keeps them off the wall' },
     ],
   },
-  {
-    key: 'gap',
-    label: 'Gap',
-    about: 'Between neighbouring handles: room for fingers.',
-    type: 'length',
-    setting: 'gap',
-    min: 0,
-    max: 500,
-  },
-  {
-    key: 'margin',
-    label: 'Margin',
-    about: 'At the ends: from the outermost handle to the block’s end.',
-    type: 'length',
-    setting: 'margin',
-    min: 0,
-    max: 500,
-  },
-  {
-    key: 'backHeight',
-    label: 'Back height',
-    about: 'Of the board behind the block, by which it is fixed.',
-    type: 'length',
-    setting: 'backHeight',
-    min: 20,
-    max: 1000,
-  },
-  { key: 'blockStock', label: 'Block from', about: 'The board the block is cut from.', type: 'stock' },
-  { key: 'backStock', label: 'Back from', about: 'The board the back is cut from.', type: 'stock' },
+  gapQuestion('handles'),
+  marginQuestion('handle', 'block'),
+  backHeightQuestion('the block'),
+  stockQuestion('blockStock', 'Block from', 'block'),
+  stockQuestion('backStock', 'Back from', 'back'),
 ]

@@ -1,11 +1,13 @@
 import { boredBy } from '../../fit/bore'
-import { circle, rectangle } from '../../geometry/outline'
-import { MODEL_VERSION, type Board, type Opening } from '../../model/model'
+import { circle } from '../../geometry/outline'
+import { MODEL_VERSION, type Opening } from '../../model/model'
 import { formatLength } from '../../units/format-length'
 import { LARGEST_SIZE } from '../../units/length'
 import { Trail } from '../../working/trail'
-import { lengthOf, optionOf, settingOf, stockOf } from '../choice-value'
+import { lengthOf, optionOf, settingOf } from '../choice-value'
 import type { Plan, PlanInput, Refusal } from '../form'
+import { plainBoard } from '../plain-board'
+import { NO_STOCK, stocksFor } from '../stocks'
 import { choices } from './choices'
 import { layRows, type Rows } from './rows'
 import { blockRule } from './rules'
@@ -18,24 +20,15 @@ const THINNEST = 1e-6
 export function planSocketBlock(input: PlanInput): Plan {
   const trail = new Trail()
   const { shop, holder } = input
-  const blockStock = stockOf(input, 'blockStock')
-  const backStock = stockOf(input, 'backStock')
   const refuse = (...refusals: Refusal[]): Plan => ({ model: null, trail, refusals })
-  if (!blockStock || !backStock)
-    return refuse({ id: 'stock', says: 'The shop has no boards to make this from. Add one under the shop’s settings.' })
-  for (const [part, stock] of [
-    ['block', blockStock],
-    ['back', backStock],
-  ] as const) {
-    const origin = { kind: 'stock', id: stock.id, key: 'thickness' } as const
-    trail.given(`thickness:${part}`, `Thickness of the ${part}`, stock.thickness, origin, { note: stock.name })
-  }
+  const stocks = stocksFor(choices, input, trail, ['block', 'back'])
+  if (!stocks) return refuse(NO_STOCK)
   const layers = Number(optionOf(choices, input, 'layers'))
   trail.given('layers', 'Layers', layers, { kind: 'choice', key: 'layers' }, { quantity: 'count' })
   const thickness = trail.derive(
     'blockThickness',
     'Block thickness',
-    layers * blockStock.thickness,
+    layers * stocks.block.thickness,
     blockRule,
     '{layers} × {thickness:block}',
   )
@@ -63,38 +56,27 @@ export function planSocketBlock(input: PlanInput): Plan {
   const smallest = Math.min(...shop.bits.map(boredBy))
   const dust = optionOf(choices, input, 'dust') === 'yes' && Number.isFinite(smallest) ? smallest : null
   const openings = laid.rows.flatMap((row, r) => row.map((s) => bore(s, laid, laid.rowIds[r]!, dust)))
-  const block: Board = {
+  const block = plainBoard(stocks.block, {
     id: 'block',
     name: 'Block',
     role: 'block',
-    material: blockStock.material,
-    stock: blockStock.id,
     thickness,
     layers,
     length: laid.length,
     width: laid.width,
-    grain: 'along length',
-    outline: rectangle(0, 0, laid.length, laid.width),
     openings,
-    placement: { lies: 'flat', at: { x: 0, y: backStock.thickness, z: 0 } },
+    placement: { lies: 'flat', at: { x: 0, y: stocks.back.thickness, z: 0 } },
     figures: { length: 'length', width: 'width', thickness: 'blockThickness', layer: 'thickness:block' },
-  }
-  const back: Board = {
+  })
+  const back = plainBoard(stocks.back, {
     id: 'back',
     name: 'Back',
     role: 'back',
-    material: backStock.material,
-    stock: backStock.id,
-    thickness: backStock.thickness,
-    layers: 1,
     length: laid.length,
     width: backHeight,
-    grain: 'along length',
-    outline: rectangle(0, 0, laid.length, backHeight),
-    openings: [],
     placement: { lies: 'upright', at: { x: 0, y: 0, z: behind ? -thickness : -backHeight } },
     figures: { length: 'length', width: 'backHeight', thickness: 'thickness:back' },
-  }
+  })
   const fixing = 'Glue, and screws from behind through the back into the block’s back edge, clear of the bores'
   return {
     trail,
@@ -104,6 +86,8 @@ export function planSocketBlock(input: PlanInput): Plan {
       form: 'socket-block',
       name: holder.name,
       boards: [block, back],
+      rods: [],
+      reach: { value: stocks.back.thickness + laid.width, formula: '{thickness:back} + {width}' },
       joints: [{ order: 1, parts: ['back', 'block'], fixing }],
       seats: laid.rows.flat().map((s) => ({
         id: s.order.id,
@@ -113,11 +97,12 @@ export function planSocketBlock(input: PlanInput): Plan {
         turn: s.order.turn,
         board: 'block',
         opening: `bore-${s.order.id}`,
-        at: { x: laid.centres.get(s)!.x, y: backStock.thickness + laid.centres.get(s)!.y, z: s.lift },
+        at: { x: laid.centres.get(s)!.x, y: stocks.back.thickness + laid.centres.get(s)!.y, z: s.lift },
         extent: { left: s.left, right: s.right, front: s.front, back: s.back },
         rests: s.rests,
         sharp: s.sharp,
         mass: s.tool.mass,
+        reach: `{thickness:back} + {${laid.rowIds[laid.rows.findIndex((row) => row.includes(s))]}} + {${s.ids.front}}`,
         figures: s.ids,
       })),
     },
@@ -136,6 +121,8 @@ function bore(s: Socket, laid: Rows, row: string, dust: number | null): Opening 
     outline: circle(centre.x, centre.y, s.bore / 2),
     opensTo: null,
     depth: s.depth,
+    slant: 0,
+    cut: 'bored',
     dust: dust !== null && s.depth !== null && dust < s.bore ? dust : null,
     bores: s.bit ? [{ centre, diameter: s.bore, bit: s.bit.diameter }] : [],
     figures: {

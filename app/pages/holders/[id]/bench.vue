@@ -156,7 +156,7 @@ const today = new Date().toISOString().slice(0, 10)
               </tr>
             </thead>
             <tbody>
-              <tr v-for="mark in m.marks" :key="mark.label" :class="mark.kind">
+              <tr v-for="(mark, n) in m.marks" :key="n" :class="mark.kind">
                 <td class="num"><LengthText :text="length(mark.printed)" /></td>
                 <td>
                   {{ mark.label

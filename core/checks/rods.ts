@@ -1,0 +1,245 @@
+import { bitToBuy } from '../fit/bore'
+import type { Rod } from '../model/model'
+import { bitName } from '../shop/bit-name'
+import { materialOf, type Material } from '../shop/materials'
+import type { SettingKey } from '../shop/settings'
+import { formatLength } from '../units/format-length'
+import { formatMass, massUnitFor } from '../units/mass'
+import { evenSag, GRAVITY, pinStress, roundInertia } from './beam'
+import { creepRule, pinDepthRule, pinRule, sagLimitRule, sagRule, strengthRule } from './rules'
+import { limitFrom, offer, remedy, TOLERANCE, type Check, type Subject } from './subject'
+import type { Remedy, Verdict } from './verdict'
+
+/** A rod with more play than this in its hole is not held by glue, mm. */
+const LOOSE = 0.5
+
+/** Rods between two ends, and pins: whether heads lie across them, whether they sag or break, and whether a bit makes their holes. */
+export const checkRods: Check = (subject) => {
+  const { rods } = subject.model
+  if (rods.length === 0) return []
+  return [...sockets(subject), ...straddles(subject), ...railSag(subject), ...pins(subject), ...pinDepth(subject)]
+}
+
+/** Whether a bit makes the holes that rods go into, and how loose they leave them. */
+function sockets({ model, input }: Subject): Verdict[] {
+  const { shop } = input
+  const [opening] = model.boards.flatMap((b) => b.openings).filter((o) => model.seats.every((s) => s.opening !== o.id))
+  const [rod] = model.rods
+  if (!opening || !rod) return []
+  const verdict = (level: Verdict['level'], says: string, candidates: Remedy[] = []): Verdict[] => [
+    { id: 'rod holes', check: 'bit', title: 'Holes for the rods', level, says, seats: [], candidates },
+  ]
+  const [bore] = opening.bores
+  const thick = formatLength(rod.diameter, shop)
+  if (!bore) {
+    const buy = bitToBuy(rod.diameter, shop.unit)
+    const says = `No bit you own bores the ${thick} that the rods go into.`
+    return verdict('stop', says, buy === null ? [] : [remedy(`Buy a ${bitName(buy, shop)} bit`, { kind: 'bit to buy', diameter: buy })]) // prettier-ignore
+  }
+  const loose = bore.diameter - rod.diameter
+  if (loose > LOOSE)
+    return verdict('watch', `The ${bitName(bore.bit, shop)} bit leaves the rods ${formatLength(loose, shop)} of play: wedge them, or find a nearer bit.`) // prettier-ignore
+  return verdict('pass', `Rods of ${thick}: ${bitName(bore.bit, shop)} bit.`)
+}
+
+function straddles(subject: Subject): Verdict[] {
+  const { trail, model, input } = subject
+  if (!trail.has('straddleLimit')) return []
+  const limit = trail.get('straddleLimit').value
+  return model.seats.flatMap((seat): Verdict[] => {
+    const figure = seat.figures.straddle
+    if (!figure) return []
+    const value = trail.get(figure).value
+    const level = value < limit - TOLERANCE ? 'stop' : 'pass'
+    const found = `${seat.name} lies ${formatLength(value, input.shop, 'down')} across the rods`
+    return [
+      {
+        id: `straddle:${seat.id}`,
+        check: 'straddle',
+        title: `Across the rods ${seat.place}`,
+        level,
+        says:
+          level === 'pass'
+            ? `${found}; at least ${formatLength(limit, input.shop, 'up')} wanted.`
+            : `${found}: with less than ${formatLength(limit, input.shop, 'up')} it can slip between them.`,
+        seats: [seat.id],
+        figure,
+        limitFigure: 'straddleLimit',
+        measured: { value, limit, sense: 'at least', quantity: 'length', print: 'down' },
+        candidates:
+          level === 'pass'
+            ? []
+            : [
+                ...([0, 1] as const)
+                  .filter((turn) => turn !== seat.turn % 2)
+                  .map((turn) => remedy('Turn it a quarter', { kind: 'turn', seat: seat.id, turn })),
+                remedy(`Leave ${seat.name} out`, { kind: 'leave out', seats: [seat.id] }),
+              ],
+      },
+    ]
+  })
+}
+
+/** The setting by which a material sags more in the long run. */
+const creepOf = ({ kind }: Material): SettingKey =>
+  kind === 'OSB' ? 'creepOsb' : kind === 'MDF' || kind === 'particle board' ? 'creepFibre' : 'creepWood'
+
+/** Other rods of the shop, the thicker first tried. */
+function otherRods({ input }: Subject, rod: Rod): Remedy[] {
+  return input.shop.stock
+    .filter((s) => s.form === 'rod' && s.thickness > rod.diameter + TOLERANCE)
+    .sort((a, b) => a.thickness - b.thickness)
+    .slice(0, 3)
+    .map((s) => remedy(`Take ${s.name}`, { kind: 'choice', key: 'rodStock', value: s.id }))
+}
+
+function unknownMaterial(rod: Rod, check: string): Verdict {
+  return {
+    id: check,
+    check,
+    title: check === 'pin' ? 'Pins' : 'Sag of the rods',
+    level: 'watch',
+    says: `How stiff ${rod.material || 'this rod'} is is not known. Put it among the shop’s materials.`,
+    seats: [],
+    candidates: [],
+  }
+}
+
+function railSag(subject: Subject): Verdict[] {
+  const { trail, model, input } = subject
+  const rails = model.rods.filter((r) => r.role === 'rail')
+  const [rod] = rails
+  if (!rod) return []
+  const weighed = model.seats.filter((s) => rod.seats.includes(s.id) && s.mass !== null)
+  if (weighed.length === 0) return []
+  const material = materialOf(input.shop.materials, rod.material)
+  if (!material) return [unknownMaterial(rod, 'rod sag')]
+  const mass = weighed.reduce((sum, s) => sum + s.mass!, 0)
+  const span = rod.length - 2 * trail.get('thickness:end').value
+  const origin = { kind: 'stock', id: rod.stock, key: 'material' } as const
+  trail.given('stiffness', `Stiffness of ${material.name}, GPa`, material.stiffness, origin, { quantity: 'ratio', note: material.source }) // prettier-ignore
+  const masses = weighed.map((s) => `{${s.figures.mass}}`).join(' + ')
+  const load = (mass * GRAVITY) / rails.length
+  const sag = trail.derive(
+    'rodSag',
+    'Sag of a rod at once',
+    evenSag(load, span, material.stiffness, roundInertia(rod.diameter)),
+    sagRule,
+    `5 × (${masses}) × ${GRAVITY} / ${rails.length} × ({${rod.figures.length}} − 2 × {thickness:end})³ / (384 × {stiffness} × 1000 × π × {${rod.figures.diameter}}⁴ / 64)`,
+    { print: 'up' },
+  )
+  const creep = creepOf(material)
+  const [times, more] = [limitFrom(subject, creep), limitFrom(subject, 'creepMore')]
+  const value = trail.derive('rodSagLong', 'Sag of a rod in the long run', sag * (times + more), creepRule, `{rodSag} × ({${creep}} + {creepMore})`, { print: 'up' }) // prettier-ignore
+  const limit = trail.derive('rodSagLimit', 'A rod may sag', span / limitFrom(subject, 'sagPart'), sagLimitRule, `({${rod.figures.length}} − 2 × {thickness:end}) / {sagPart}`, { print: 'down' }) // prettier-ignore
+  const level = value > limit + TOLERANCE ? 'stop' : 'pass'
+  const { shop } = input
+  const weight = formatMass(mass, massUnitFor(shop.unit))
+  const found = `Under ${weight} each rod sags ${sag.toFixed(2)} mm at once and ${value.toFixed(2)} in the long run`
+  return [
+    {
+      id: 'rod sag',
+      check: 'sag',
+      title: 'Sag of the rods',
+      level,
+      says: level === 'pass' ? `${found}; up to ${limit.toFixed(2)} is sound.` : `${found}: more than ${limit.toFixed(2)} shows and creeps on.`, // prettier-ignore
+      seats: [],
+      figure: 'rodSagLong',
+      limitFigure: 'rodSagLimit',
+      measured: { value, limit, sense: 'at most', quantity: 'length', print: 'up' },
+      candidates:
+        level === 'pass'
+          ? []
+          : [
+              ...otherRods(subject, rod),
+              ...weighed
+                .sort((a, b) => b.mass! - a.mass!)
+                .slice(0, 2)
+                .map((s) => remedy(`Leave ${s.name} out`, { kind: 'leave out', seats: [s.id] })),
+            ],
+    },
+  ]
+}
+
+function pins(subject: Subject): Verdict[] {
+  const { trail, model, input } = subject
+  const loaded = model.rods.flatMap((rod) => {
+    const seat = model.seats.find((s) => rod.seats.includes(s.id))
+    if (rod.role !== 'pin' || !rod.figures.arm || !seat?.mass) return []
+    const share = model.rods.filter((r) => r.role === 'pin' && r.seats.includes(seat.id)).length
+    const load = (limitFrom(subject, 'handling') * seat.mass * GRAVITY) / share
+    return [{ rod, seat, share, stress: pinStress(load, trail.get(rod.figures.arm).value, rod.diameter) }]
+  })
+  if (loaded.length === 0) return []
+  const worst = loaded.reduce((a, b) => (b.stress > a.stress ? b : a))
+  const { rod, seat } = worst
+  const material = materialOf(input.shop.materials, rod.material)
+  if (!material) return [unknownMaterial(rod, 'pin')]
+  const origin = { kind: 'stock', id: rod.stock, key: 'material' } as const
+  trail.given('rodStrength', `Bending strength of ${material.name}, MPa`, material.strength, origin, { quantity: 'ratio', note: material.source }) // prettier-ignore
+  const value = trail.derive(
+    'pinStress',
+    'Stress in a pin, MPa',
+    worst.stress,
+    pinRule,
+    `32 × {handling} × {${seat.figures.mass}} × ${GRAVITY} / ${worst.share} × {${rod.figures.arm}} / (π × {${rod.figures.diameter}}³)`,
+    { quantity: 'ratio', print: 'up', note: seat.name },
+  )
+  const limit = trail.derive('pinLimit', 'What a pin bears, MPa', material.strength / limitFrom(subject, 'strengthPart'), strengthRule, '{rodStrength} / {strengthPart}', { quantity: 'ratio' }) // prettier-ignore
+  const level = value > limit + TOLERANCE ? 'stop' : 'pass'
+  const found = `The pin under ${seat.name} is bent to ${value.toFixed(2)} MPa`
+  return [
+    {
+      id: 'pin',
+      check: 'pin',
+      title: 'Pins',
+      level,
+      says: level === 'pass' ? `${found}; ${material.name} bears ${limit.toFixed(1)}.` : `${found}: more than ${limit.toFixed(1)} breaks it off.`, // prettier-ignore
+      seats: [seat.id],
+      figure: 'pinStress',
+      limitFigure: 'pinLimit',
+      measured: { value, limit, sense: 'at most', quantity: 'ratio', print: 'up' },
+      candidates:
+        level === 'pass'
+          ? []
+          : [...otherRods(subject, rod), remedy(`Leave ${seat.name} out`, { kind: 'leave out', seats: [seat.id] })],
+    },
+  ]
+}
+
+/** Whether the wood is thick enough to hold a pin. */
+function pinDepth(subject: Subject): Verdict[] {
+  const { trail, model, input } = subject
+  const pin = model.rods.find((r) => r.role === 'pin')
+  const board = pin && model.boards.find((b) => b.openings.some((o) => o.seat !== null && pin.seats.includes(o.seat)))
+  if (!pin || !board) return []
+  const limit = trail.derive('pinDepthLimit', 'A pin goes in at least', limitFrom(subject, 'pinDepth') * pin.diameter, pinDepthRule, `{pinDepth} × {${pin.figures.diameter}}`, { print: 'up' }) // prettier-ignore
+  const value = board.thickness
+  const level = value < limit - TOLERANCE ? 'stop' : 'pass'
+  const { shop } = input
+  const [has, wants] = [formatLength(value, shop, 'down'), formatLength(limit, shop, 'up')]
+  const thinner = shop.stock.filter((s) => s.form === 'rod' && s.thickness < pin.diameter - TOLERANCE)
+  return [
+    {
+      id: 'pin depth',
+      check: 'pin',
+      title: 'Pins in the wood',
+      level,
+      says: level === 'pass' ? `Pins go ${has} into the ${board.name.toLowerCase()}; at least ${wants} wanted.` : `Pins go only ${has} into the ${board.name.toLowerCase()}: less than ${wants} levers out.`, // prettier-ignore
+      seats: [],
+      board: board.id,
+      figure: board.figures.thickness,
+      limitFigure: 'pinDepthLimit',
+      measured: { value, limit, sense: 'at least', quantity: 'length', print: 'down' },
+      candidates:
+        level === 'pass'
+          ? []
+          : [
+              ...offer(input, 'Glue up a second layer', 'layers', '2'),
+              ...thinner
+                .slice(0, 3)
+                .map((s) => remedy(`Take ${s.name}`, { kind: 'choice', key: 'rodStock', value: s.id })),
+            ],
+    },
+  ]
+}

@@ -1,0 +1,73 @@
+import { describe, expect, it } from 'vitest'
+import { design } from '../../choose/design'
+import { plainTool, type Tool } from '../../footprint/tool'
+import { boardBox } from '../../model/standing'
+import { usualShop } from '../../shop/usual'
+import type { SeatOrder } from '../../model/holder'
+import type { PlanInput } from '../form'
+
+const plane = (id: string, wide: number, long = 160): Tool => ({
+  ...plainTool(id, 'plane', `Plane ${id}`),
+  measures: { soleLength: long, soleWidth: wide, height: 60 },
+})
+
+const berth = (
+  tools: Tool[],
+  choices: Record<string, string | number> = {},
+  turn: SeatOrder['turn'] = 0,
+): PlanInput => ({
+  shop: usualShop(),
+  tools: new Map(tools.map((t) => [t.id, t])),
+  holder: {
+    id: 'h',
+    name: 'Planes',
+    form: 'berth',
+    seats: tools.map((t) => ({ id: `s-${t.id}`, tool: t.id, turn })),
+    choices,
+  },
+})
+
+describe('a berth', () => {
+  const { model } = design(berth([plane('a', 40), plane('b', 60)]))
+  const board = (id: string) => model!.boards.find((b) => b.id === id)!
+
+  it('is as long as its tools, their gaps, margins and two ends', () => {
+    expect(board('shelf').length).toBe(18 + 20 + 40 + 25 + 60 + 20 + 18)
+    expect(board('shelf').width).toBe(160 + 12)
+  })
+
+  it('puts a divider in the middle of each gap, the lip in front', () => {
+    // the gap runs from 78 to 103
+    expect(board('divider-1').placement.at.x).toBe(90.5 - 9)
+    expect(boardBox(board('lip')).y[0]).toBe(18 + 172)
+    expect(boardBox(board('lip')).z).toEqual([-18, 20])
+  })
+
+  it('lays each tool on the shelf, clear of the back, whichever way it is turned', () => {
+    for (const turn of [0, 1, 2, 3] as const) {
+      const d = design(berth([plane('a', 40)], {}, turn))
+      const [seat] = d.model!.seats
+      const [across, out] = turn % 2 === 1 ? [160, 40] : [40, 160]
+      expect(seat!.at.x - seat!.extent.left).toBeCloseTo(38)
+      expect(seat!.at.x + seat!.extent.right).toBeCloseTo(38 + across)
+      expect(seat!.at.y - seat!.extent.back).toBeCloseTo(18 + 6)
+      expect(seat!.at.y + seat!.extent.front).toBeCloseTo(18 + 6 + out)
+      expect(seat!.at.z).toBe(0)
+    }
+  })
+
+  it('refuses a divider that has no room, and a shelf that is too shallow', () => {
+    const tools = [plane('a', 40), plane('b', 60)]
+    expect(design(berth(tools, { gap: 10 })).refusals[0]!.id).toBe('no room')
+    expect(design(berth(tools, { gap: 10, dividers: 'without' })).model).not.toBeNull()
+    expect(design(berth(tools, { depth: 100 })).refusals[0]!.id).toBe('too shallow')
+  })
+
+  it('says when it sticks out too far', () => {
+    const { verdicts } = design(berth([plane('long', 70, 560)]))
+    expect(verdicts.find((v) => v.id === 'sticks out')).toMatchObject({
+      level: 'watch',
+      measured: { value: 18 + 572 + 18 },
+    })
+  })
+})

@@ -1,0 +1,97 @@
+import type { Measured } from '../../footprint/kind'
+import { kindOf } from '../../footprint/kinds'
+import { part } from '../../footprint/neck'
+import type { Tool } from '../../footprint/tool'
+import type { SeatOrder } from '../../model/holder'
+import type { Place } from '../../model/model'
+import type { Trail } from '../../working/trail'
+import type { PlanInput, Refusal } from '../form'
+import { measuredFigure } from '../measured-figure'
+import { seatTool } from '../seat-tool'
+import type { Spot } from '../spread'
+import { halfRule, outRule } from './rules'
+
+/** Field keys of what lies on a shelf, face out: from left to right, from back to front, and its height. */
+const SIZES: Record<string, readonly [across: string, out: string, high: string]> = {
+  plane: ['soleWidth', 'soleLength', 'height'],
+  case: ['length', 'width', 'height'],
+  anything: ['width', 'depth', 'height'],
+}
+
+/** What a shelf feels of a tool that lies on it, mm. */
+export interface LyingEnvelope {
+  half: Measured
+  out: Measured
+}
+
+/** The envelope of a tool that lies on a shelf; null for a kind that lies on none. */
+export function lyingEnvelope(
+  tool: Pick<Tool, 'kind' | 'measures'>,
+  turn: SeatOrder['turn'],
+): LyingEnvelope | { missing: string[] } | null {
+  // prettier-ignore
+  const sizes = SIZES[tool.kind]
+  if (!sizes) return null
+  const { measures: m } = tool
+  const missing = sizes.filter((key) => m[key] === undefined)
+  if (missing.length > 0) return { missing }
+  const [across, out] = turn % 2 === 1 ? [sizes[1], sizes[0]] : sizes
+  return { half: part(m, across, 0.5), out: part(m, out) }
+}
+
+/** A tool on the shelf; mm, with the ids of its figures. */
+export interface Lying extends Spot {
+  order: SeatOrder
+  tool: Tool
+  out: number
+  /** from its back edge, its middle and its underside to its own origin, as it lies */
+  origin: Place
+  ids: Record<'left' | 'right' | 'out', string> & Partial<Record<'mass', string>>
+}
+
+/** Works out what each seat asks of the shelf. Seats whose tool is gone, unmeasured or lies on no shelf are left out and named. */
+export function lying(input: PlanInput, trail: Trail): { lying: Lying[]; refusals: Refusal[] } {
+  const found: Lying[] = []
+  const refusals: Refusal[] = []
+  for (const order of input.holder.seats) {
+    const seated = seatTool(input, order, (_, tool, turn) => lyingEnvelope(tool, turn), 'does not lie on a shelf.')
+    if ('says' in seated) {
+      refusals.push(seated)
+      continue
+    }
+    const { tool, envelope: e } = seated
+    const place = found.length + 1
+    const half = measuredFigure(trail, order, tool, 'half', `Half the width of ${place}`, e.half, halfRule)
+    const out = measuredFigure(trail, order, tool, 'out', `Reach of ${place}`, e.out, outRule)
+    const mass = `mass:${tool.id}`
+    if (tool.mass !== null)
+      trail.given(mass, `${tool.name}: weight`, tool.mass, { kind: 'measurement', tool: tool.id, field: 'mass' }, { quantity: 'mass' }) // prettier-ignore
+    found.push({
+      seat: order.id,
+      order,
+      tool,
+      place,
+      left: e.half.value,
+      right: e.half.value,
+      out: e.out.value,
+      origin: originOf(tool, order.turn),
+      ids: { left: half, right: half, out, ...(tool.mass === null ? {} : { mass }) },
+    })
+  }
+  return { lying: found, refusals }
+}
+
+/** Where a tool's own origin stands from the back, the middle and the underside of the room it takes, as it is turned; mm. */
+function originOf(tool: Tool, turn: SeatOrder['turn']): Place {
+  const { top, face } = kindOf(tool.kind)!.envelope(tool)
+  const { minX, maxX, minY, maxY } = top
+  const [x, y] = [(minX + maxX) / 2, (minY + maxY) / 2]
+  // the middle of the room as it is turned, from the origin; and half its depth
+  const middle = [
+    { x, y, half: (maxY - minY) / 2 },
+    { x: y, y: -x, half: (maxX - minX) / 2 },
+    { x: -x, y: -y, half: (maxY - minY) / 2 },
+    { x: -y, y: x, half: (maxX - minX) / 2 },
+  ][turn]!
+  return { x: -middle.x, y: middle.half - middle.y, z: 0 - face.minY }
+}

@@ -1,0 +1,145 @@
+import { MODEL_VERSION, type Board, type Joint, type Seat } from '../../model/model'
+import { formatLength } from '../../units/format-length'
+import { LARGEST_SIZE } from '../../units/length'
+import { Trail } from '../../working/trail'
+import { lengthOf, optionOf, settingOf } from '../choice-value'
+import type { Plan, PlanInput, Refusal } from '../form'
+import { plainBoard } from '../plain-board'
+import { spreadSpots } from '../spread'
+import { NO_STOCK, stocksFor } from '../stocks'
+import { choices } from './choices'
+import { lying, type Lying } from './lying'
+import { depthRule, dividerRule, lipRule } from './rules'
+
+/** Plans a berth: a shelf with a lip in front, ends, dividers between the tools, and a back. */
+export function planBerth(input: PlanInput): Plan {
+  const trail = new Trail()
+  const refuse = (...refusals: Refusal[]): Plan => ({ model: null, trail, refusals })
+  const stocks = stocksFor(choices, input, trail, ['shelf', 'lip', 'divider', 'back'])
+  if (!stocks) return refuse(NO_STOCK)
+  const { lying: all, refusals } = lying(input, trail)
+  if (all.length === 0) {
+    if (refusals.length > 0) return refuse(...refusals)
+    return refuse({ id: 'empty', says: 'No tools in this holder yet. Add the first one from those that could join.' })
+  }
+  const gap = lengthOf(choices, input, trail, 'gap')
+  lengthOf(choices, input, trail, 'margin')
+  const divided = optionOf(choices, input, 'dividers') === 'with'
+  const td = stocks.divider.thickness
+  if (divided && all.length > 1 && gap < td)
+    return refuse(...refusals, { id: 'no room', says: `A divider of ${formatLength(td, input.shop)} has no room in a gap of ${formatLength(gap, input.shop)}. Widen the gap, or do without dividers.` }) // prettier-ignore
+  const end = { id: 'thickness:divider', value: td }
+  const { centres, length } = spreadSpots(trail, all, optionOf(choices, input, 'pitch') === 'even', end)
+  if (length > LARGEST_SIZE)
+    return refuse(...refusals, { id: 'too long', says: `The shelf would be ${formatLength(length, input.shop)} long. Split the tools over several holders.` }) // prettier-ignore
+  const depth = depthOf(input, trail, all)
+  const clearance = trail.get('headClearance').value
+  const longest = Math.max(...all.map((l) => l.out))
+  if (longest + clearance > depth + 1e-6)
+    return refuse(...refusals, { id: 'too shallow', says: `The shelf is not deep enough: ${formatLength(longest + clearance, input.shop)} is needed.` }) // prettier-ignore
+  const lip = lengthOf(choices, input, trail, 'lip')
+  const high = lengthOf(choices, input, trail, 'divider')
+  const height = lengthOf(choices, input, trail, 'backHeight')
+  const [tb, ts] = [stocks.back.thickness, stocks.shelf.thickness]
+
+  const shelf = plainBoard(stocks.shelf, {
+    id: 'shelf',
+    name: 'Shelf',
+    role: 'shelf',
+    length,
+    width: depth,
+    placement: { lies: 'flat', at: { x: 0, y: tb, z: 0 } },
+    figures: { length: 'length', width: 'depth', thickness: 'thickness:shelf' },
+  })
+  const lipHigh = trail.derive('lipBoard', 'Lip board', lip + ts, lipRule, '{lip} + {thickness:shelf}')
+  const front = plainBoard(stocks.lip, {
+    id: 'lip',
+    name: 'Lip',
+    role: 'lip',
+    length,
+    width: lipHigh,
+    placement: { lies: 'upright', at: { x: 0, y: tb + depth, z: -ts } },
+    figures: { length: 'length', width: 'lipBoard', thickness: 'thickness:lip' },
+  })
+  const back = plainBoard(stocks.back, {
+    id: 'back',
+    name: 'Back',
+    role: 'back',
+    length,
+    width: height,
+    placement: { lies: 'upright', at: { x: 0, y: 0, z: -ts } },
+    figures: { length: 'length', width: 'backHeight', thickness: 'thickness:back' },
+  })
+  const plate = (id: string, name: string, role: Board['role'], x: number): Board =>
+    plainBoard(stocks.divider, {
+      id,
+      name,
+      role,
+      length: depth,
+      width: high,
+      placement: { lies: 'end', at: { x, y: tb, z: 0 } },
+      figures: { length: 'depth', width: 'divider', thickness: 'thickness:divider' },
+    })
+  const dividers = divided ? between(trail, all, centres, td).map((x, i) => plate(`divider-${i + 1}`, `Divider ${i + 1}`, 'divider', x)) : [] // prettier-ignore
+  const standing = [plate('left', 'Left end', 'end', 0), ...dividers, plate('right', 'Right end', 'end', length - td)]
+  return {
+    trail,
+    refusals,
+    model: {
+      version: MODEL_VERSION,
+      form: 'berth',
+      name: input.holder.name,
+      boards: [shelf, back, front, ...standing],
+      rods: [],
+      reach: { value: tb + depth + stocks.lip.thickness, formula: '{thickness:back} + {depth} + {thickness:lip}' },
+      joints: joints(standing),
+      seats: all.map((l, i) => seat(l, centres[i]!, tb + clearance)),
+    },
+  }
+}
+
+const joints = (standing: readonly Board[]): Joint[] => [
+  {
+    order: 1,
+    parts: ['back', 'shelf'],
+    fixing: 'Glue, and screws from behind through the back into the shelf’s back edge',
+  },
+  ...standing.map((b, i): Joint => ({ order: 2 + i, parts: ['shelf', b.id], fixing: 'Glue, and brads or screws from below through the shelf' })), // prettier-ignore
+  { order: 2 + standing.length, parts: ['shelf', 'lip'], fixing: 'Glue, and brads through the lip into the shelf’s front edge' }, // prettier-ignore
+]
+
+/** The shelf's depth: the longest tool, clear of the back, and as loose at the lip; mm. */
+function depthOf(input: PlanInput, trail: Trail, all: readonly Lying[]): number {
+  const clearance = settingOf(input, trail, 'headClearance')
+  const own = input.holder.choices.depth
+  if (typeof own === 'number')
+    return trail.given('depth', 'Shelf depth', own, { kind: 'choice', key: 'depth' }, { note: 'this holder’s own' })
+  const longest = all.reduce((a, b) => (b.out > a.out ? b : a))
+  return trail.derive('depth', 'Shelf depth', longest.out + 2 * clearance, depthRule, `{${longest.ids.out}} + 2 × {headClearance}`, { print: 'up', note: longest.tool.name }) // prettier-ignore
+}
+
+/** Where each divider's left face stands: in the middle between two neighbours; mm. */
+const between = (trail: Trail, all: readonly Lying[], centres: readonly number[], thickness: number): number[] =>
+  all.slice(1).map((b, i) => {
+    const a = all[i]!
+    const value = (centres[i]! + a.right + centres[i + 1]! - b.left - thickness) / 2
+    const formula = `({x:${a.seat}} + {${a.ids.right}} + {x:${b.seat}} − {${b.ids.left}} − {thickness:divider}) / 2`
+    return trail.derive(`divider:${i + 1}`, `Divider ${i + 1} from the datum end`, value, dividerRule, formula)
+  })
+
+const seat = (l: Lying, x: number, y: number): Seat => ({
+  id: l.order.id,
+  tool: l.tool.id,
+  name: l.tool.name,
+  place: l.place,
+  turn: l.order.turn,
+  board: 'shelf',
+  opening: null,
+  at: { x: x + l.origin.x, y: y + l.origin.y, z: l.origin.z },
+  extent: { left: l.left + l.origin.x, right: l.right - l.origin.x, front: l.out - l.origin.y, back: l.origin.y },
+  rests: 'shelf',
+  sharp: l.tool.options.delicate === 'edge',
+  mass: l.tool.mass,
+  reach: `{thickness:back} + {headClearance} + {${l.ids.out}}`,
+  figures: l.ids as Record<string, string>,
+})

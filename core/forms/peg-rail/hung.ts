@@ -1,0 +1,176 @@
+import type { Measured } from '../../footprint/kind'
+import { kindOf } from '../../footprint/kinds'
+import { part } from '../../footprint/neck'
+import type { Tool } from '../../footprint/tool'
+import type { SeatOrder } from '../../model/holder'
+import type { Trail } from '../../working/trail'
+import { FIT_SETTING, type Fit } from '../../shop/shop'
+import { optionOf, settingOf } from '../choice-value'
+import type { PlanInput, Refusal } from '../form'
+import { doubtFigure, measuredFigure } from '../measured-figure'
+import { seatTool } from '../seat-tool'
+import type { Spot } from '../spread'
+import { choices } from './choices'
+import { armRule, besideRule, gapRule, longRule, pairRule, sizeRule } from './rules'
+
+/** What a rail feels of something on a pin or on two: mm. */
+export interface PinEnvelope {
+  left: Measured
+  right: Measured
+  /** how far it reaches back from where it hangs, and forward */
+  back: Measured
+  front: Measured
+  /** what stands between two pins; null for what hangs on one */
+  neck: Measured | null
+  /** the loop or hole that a pin goes into; null for what hangs between two */
+  hole: Measured | null
+}
+
+type Missing = { missing: string[] }
+
+/** The envelope of a tool on pins; null for a kind that hangs on none. */
+export function pinEnvelope(
+  tool: Pick<Tool, 'kind' | 'measures' | 'options'>,
+  turn: SeatOrder['turn'],
+): PinEnvelope | Missing | null {
+  const { kind, measures: m } = tool
+  const lacking = (needs: readonly string[]): string[] => needs.filter((key) => m[key] === undefined)
+  if (kind === 'ring' || kind === 'anything') {
+    const [hole, thick, wide] =
+      kind === 'ring' ? ['holeDiameter', 'thickness', 'outerDiameter'] : ['loop', 'depth', 'width']
+    const missing = lacking([hole!, thick!, wide!])
+    if (missing.length > 0) return { missing }
+    if (m[hole!] === 0) return null
+    const half = part(m, thick!, 0.5)
+    return {
+      left: part(m, wide!, 0.5),
+      right: part(m, wide!, 0.5),
+      back: half,
+      front: half,
+      neck: null,
+      hole: part(m, hole!),
+    }
+  }
+  const e = kindOf(kind)?.neck?.(tool, turn)
+  if (!e || 'missing' in e) return e ?? null
+  return { left: e.left, right: e.right, back: e.back, front: e.front, neck: e.neckAcross, hole: null }
+}
+
+/** Something on its pin or pins; mm, with the ids of its figures. */
+export interface Hung extends Spot {
+  order: SeatOrder
+  tool: Tool
+  front: number
+  back: number
+  /** from the one pin of a pair to the other; null for what hangs on one */
+  apart: number | null
+  hole: number | null
+  /** from the rail's face to where it hangs, and how far its pins stand out */
+  arm: number
+  out: number
+  ids: Record<'left' | 'right' | 'front' | 'mass' | 'arm' | 'out', string> &
+    Partial<Record<'leftDoubt' | 'rightDoubt' | 'slot' | 'needed' | 'neckAcross' | 'hole' | 'holeDoubt', string>>
+}
+
+/**
+ * Works out what each seat asks of the rail. Seats whose tool is gone, unmeasured or hangs on no pin are left out and named.
+ * @param pin diameter of the pins, on the trail as `thickness:rod`; mm
+ */
+export function hung(input: PlanInput, trail: Trail, pin: number): { hung: Hung[]; refusals: Refusal[] } {
+  const found: Hung[] = []
+  const refusals: Refusal[] = []
+  for (const order of input.holder.seats) {
+    const seated = seatTool(
+      input,
+      order,
+      (_, tool, turn) => pinEnvelope(tool, turn),
+      'has nothing to hang on a pin by.',
+    )
+    if ('says' in seated) refusals.push(seated)
+    else found.push(one(input, trail, order, seated.tool, seated.envelope, found.length + 1, pin))
+  }
+  return { hung: found, refusals }
+}
+
+function one(
+  input: PlanInput,
+  trail: Trail,
+  order: SeatOrder,
+  tool: Tool,
+  e: PinEnvelope,
+  place: number,
+  pin: number,
+): Hung {
+  const put = (name: string, label: string, m: Measured): string =>
+    measuredFigure(trail, order, tool, name, `${label} of ${place}`, m, sizeRule)
+  const doubt = (name: string, label: string, m: Measured): string =>
+    doubtFigure(input, trail, order, tool, name, `${label} of ${place}`, m)
+  const clearance = settingOf(input, trail, 'headClearance')
+  const keep = settingOf(input, trail, 'frontKeep')
+  const back = put('back', 'Back extent', e.back)
+  const armId = `arm:${order.id}`
+  const arm = trail.derive(armId, `Load ${place} from the face`, e.back.value + clearance, armRule, `{${back}} + {headClearance}`) // prettier-ignore
+  // a head rests on its pins along their whole length: they reach just past its neck
+  const half = e.neck ? e.neck.value / 2 : e.front.value
+  const past = e.neck ? `{${put('neckAcross', 'Neck', e.neck)}} / 2` : `{${put('front', 'Front extent', e.front)}}`
+  const out = trail.derive(`out:${order.id}`, `Pin ${place} stands out`, arm + half + keep, longRule, `{${armId}} + ${past} + {frontKeep}`, { print: 'up' }) // prettier-ignore
+  const mass = `mass:${tool.id}`
+  if (tool.mass !== null)
+    trail.given(mass, `${tool.name}: weight`, tool.mass, { kind: 'measurement', tool: tool.id, field: 'mass' }, { quantity: 'mass' }) // prettier-ignore
+  const sides = { left: put('left', 'Left extent', e.left), right: put('right', 'Right extent', e.right) }
+  const base = { seat: order.id, order, tool, place, front: e.front.value, back: e.back.value, arm, out }
+  const ids = { mass, arm: armId, out: `out:${order.id}`, front: put('front', 'Front extent', e.front) }
+  if (!e.neck)
+    return {
+      ...base,
+      left: e.left.value,
+      right: e.right.value,
+      apart: null,
+      hole: e.hole!.value,
+      ids: { ...ids, ...sides, hole: put('hole', 'Hole', e.hole!), holeDoubt: doubt('hole', 'Hole', e.hole!) },
+    }
+  const pair = pairOf(input, trail, order, place, e.neck, doubt('neck', 'Neck', e.neck), put('neckAcross', 'Neck', e.neck), pin) // prettier-ignore
+  const beside = (side: 'left' | 'right', label: string): { id: string; value: number } => {
+    const value = Math.max(e[side].value, (pair.apart + pin) / 2)
+    const id = `${side}Past:${order.id}`
+    trail.derive(id, `${label} of ${place} with its pin`, value, besideRule, `max({${sides[side]}}, ({apart:${order.id}} + {thickness:rod}) / 2)`) // prettier-ignore
+    return { id, value }
+  }
+  const [left, right] = [beside('left', 'Left extent'), beside('right', 'Right extent')]
+  return {
+    ...base,
+    left: left.value,
+    right: right.value,
+    apart: pair.apart,
+    hole: null,
+    ids: {
+      ...ids,
+      left: left.id,
+      right: right.id,
+      leftDoubt: doubt('left', 'Left extent', e.left),
+      rightDoubt: doubt('right', 'Right extent', e.right),
+      slot: pair.gapId,
+      needed: pair.gapId,
+      neckAcross: pair.neckId,
+    },
+  }
+}
+
+/** How far the two pins of a pair stand apart, with the gap between them. */
+function pairOf(
+  input: PlanInput,
+  trail: Trail,
+  { id }: SeatOrder,
+  place: number,
+  neck: Measured,
+  doubtId: string,
+  neckId: string,
+  pin: number,
+): { apart: number; gapId: string; neckId: string } {
+  const fit = FIT_SETTING[optionOf(choices, input, 'fit') as Fit]
+  const play = settingOf(input, trail, fit)
+  const gapId = `pinGap:${id}`
+  const gap = trail.derive(gapId, `Gap between the pins ${place}`, neck.value + trail.get(doubtId).value + play, gapRule, `{${neckId}} + {${doubtId}} + {${fit}}`, { print: 'up' }) // prettier-ignore
+  const apart = trail.derive(`apart:${id}`, `Pins ${place} apart`, gap + pin, pairRule, `{${gapId}} + {thickness:rod}`)
+  return { apart, gapId, neckId }
+}

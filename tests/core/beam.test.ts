@@ -1,0 +1,20 @@
+import { describe, expect, it } from 'vitest'
+import { evenRodStress, evenSag, flatInertia, GRAVITY, pinStress, roundInertia } from '#core/checks/beam'
+
+describe('beams, by the worked examples', () => {
+  it('two rods of 22 over 800 under 9 kg', () => {
+    const sag = evenSag((9 * GRAVITY) / 2, 800, 11, roundInertia(22))
+    expect([sag.toFixed(2), (2 * sag).toFixed(2)]).toEqual(['2.33', '4.65'])
+    expect(2 * sag).toBeGreaterThan(800 / 360)
+    expect(2 * evenSag((9 * GRAVITY) / 2, 800, 11, roundInertia(28))).toBeLessThan(800 / 360)
+    expect(evenRodStress((9 * GRAVITY) / 2, 800, 22)).toBeCloseTo(4.22, 2)
+  })
+
+  it('a spine of 35 by 18 over 860 under 9 kg: one layer, two glued, two only screwed', () => {
+    const sag = (height: number, layers = 1): string =>
+      evenSag(9 * GRAVITY, 860, 8, layers * flatInertia(35, height)).toFixed(2)
+    expect([sag(18), sag(36), sag(18, 2)]).toEqual(['5.37', '0.67', '2.69'])
+  })
+
+  it('a pin of 16 with 2.5 kg at 70', () => expect(pinStress(2.5 * GRAVITY, 70, 16).toFixed(2)).toBe('4.27'))
+})

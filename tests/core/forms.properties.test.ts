@@ -1,0 +1,116 @@
+import fc from 'fast-check'
+import { describe, expect, it } from 'vitest'
+import { boardMarks } from '#core/bench/marks'
+import { design, type Design } from '#core/choose/design'
+import { holderViews } from '#core/drawing/views'
+import { allForms } from '#core/forms/all-forms'
+import { outlineBounds } from '#core/geometry/outline'
+import { boardOf, type Board } from '#core/model/model'
+import { gridStep } from '#core/units/format-length'
+import { anyHolder, kindsFor } from './any-holder'
+import { workedOut } from './worked-out'
+
+/** Plans of each form: few in every run of the tests, many by `npm run many-plans`. */
+const PLANS = Number(process.env.PLANS ?? 60)
+
+const numbersIn = (value: unknown): number[] =>
+  typeof value === 'number'
+    ? [value]
+    : value && typeof value === 'object'
+      ? Object.values(value).flatMap(numbersIn)
+      : []
+
+/** Wood between two openings by their boxes, mm; below nought where they overlap both ways. */
+function apart(a: Board['openings'][number], b: Board['openings'][number]): number {
+  if (a.kind === 'bore' && b.kind === 'bore')
+    return Math.hypot(a.centre.x - b.centre.x, a.centre.y - b.centre.y) - a.radius - b.radius
+  const [p, q] = [outlineBounds(a.outline), outlineBounds(b.outline)]
+  return Math.max(p.minX - q.maxX, q.minX - p.maxX, p.minY - q.maxY, q.minY - p.maxY)
+}
+
+describe.each(allForms.map((form) => [form.name, form] as const))('any %s', { timeout: 600_000 }, (_, form) => {
+  const each = (check: (d: Design) => void): void =>
+    fc.assert(
+      fc.property(anyHolder(form), (input) => check(design(input))),
+      { numRuns: PLANS },
+    )
+
+  it('holds some kind of tool, and plans most of what it is given', () => {
+    expect(kindsFor(form).length).toBeGreaterThan(0)
+    let planned = 0
+    each((d) => {
+      if (d.model) planned++
+      else expect(d.refusals.length).toBeGreaterThan(0)
+    })
+    expect(planned).toBeGreaterThan(PLANS / 12)
+  })
+
+  it('has no figure that is not a number, and a working that comes to each', () =>
+    each((d) => {
+      for (const n of numbersIn([d.model, d.working, d.verdicts])) expect(Number.isFinite(n)).toBe(true)
+      const values = new Map(d.working.map((f) => [f.id, f.value]))
+      for (const f of d.working)
+        if (f.formula)
+          expect(
+            workedOut(f.formula, (id) => values.get(id)!),
+            `${f.id} = ${f.formula}`,
+          ).toBeCloseTo(f.value, 6)
+    }))
+
+  it('carries every tool, or says why it does not', () =>
+    each((d) => {
+      if (!d.model) return
+      const told = new Set(d.refusals.flatMap((r) => r.seats ?? []))
+      const seated = new Set(d.model.seats.map((s) => s.id))
+      for (const seat of d.input.holder.seats) expect(seated.has(seat.id) !== told.has(seat.id)).toBe(true)
+      for (const seat of d.model.seats) {
+        const board = boardOf(d.model, seat.board)
+        if (seat.opening !== null) expect(board.openings.some((o) => o.id === seat.opening)).toBe(true)
+      }
+    }))
+
+  it('keeps every opening inside its board, and apart from the others', () =>
+    each((d) => {
+      for (const board of d.model?.boards ?? []) {
+        for (const o of board.openings) {
+          const box = outlineBounds(o.outline)
+          expect(box.minX).toBeGreaterThan(0)
+          expect(box.maxX).toBeLessThan(board.length)
+          expect(box.minY).toBeGreaterThan(0)
+          expect(box.maxY).toBeLessThan(board.width + (o.opensTo === 'front' ? 1e-6 : 0))
+          if (o.depth !== null) expect(o.depth).toBeLessThan(board.thickness)
+        }
+        board.openings.forEach((a, i) =>
+          board.openings.slice(i + 1).forEach((b) => expect(apart(a, b)).toBeGreaterThan(0)),
+        )
+      }
+    }))
+
+  it('prints marks that add up, and draws every board', () =>
+    each((d) => {
+      if (!d.model) return
+      const { shop } = d.input
+      for (const board of d.model.boards) {
+        const { marks, chain } = boardMarks(d.model, board, shop)
+        for (const m of marks) expect(Math.abs(m.printed - m.x)).toBeLessThanOrEqual(gridStep(shop) / 2 + 1e-9)
+        expect(chain.reduce((sum, l) => sum + l.printed, 0)).toBeCloseTo(marks.at(-1)!.printed, 6)
+      }
+      for (const view of holderViews(d.model, d.input.tools, shop))
+        expect(view.boards).toHaveLength(d.model.boards.length + d.model.rods.length)
+    }))
+
+  it('is the same for the same input, and as long for the mirrored order', () =>
+    each((d) => {
+      expect(design(d.input).model).toEqual(d.model)
+      if (!d.model) return
+      const seats = [...d.input.holder.seats]
+        .reverse()
+        .map((s) => ({ ...s, turn: ((4 - s.turn) % 4) as 0 | 1 | 2 | 3 }))
+      const other = design({ ...d.input, holder: { ...d.input.holder, seats } }).model
+      if (d.refusals.length > 0 || d.input.holder.choices.rows !== undefined) return
+      d.model.boards.forEach((b, i) => {
+        expect(other!.boards[i]!.length).toBeCloseTo(b.length, 6)
+        expect(other!.boards[i]!.width).toBeCloseTo(b.width, 6)
+      })
+    }))
+})
