@@ -49,5 +49,6 @@ export default defineNuxtConfig({
   vite: {
     esbuild: { tsconfigRaw: { compilerOptions: decorators }, logOverride: { 'css-syntax-error': 'silent' } },
     worker: { format: 'es' },
+    optimizeDeps: { exclude: ['manifold-3d'] },
   },
 })

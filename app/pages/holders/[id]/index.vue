@@ -2,6 +2,7 @@
 import { computed, ref, watch } from 'vue'
 import { finder } from '#core/choose/design'
 import { useHolder } from '~/composables/useHolder'
+import { useKeys } from '~/composables/useKeys'
 
 const route = useRoute()
 const id = computed(() => String(route.params.id))
@@ -11,6 +12,14 @@ useHead({ title: () => `${holder.value?.name ?? 'Holder'} · Fingerling` })
 const lit = ref<string | null>(null)
 const seat = ref<string | null>(null)
 const side = ref<HTMLElement | null>(null)
+const look = ref<'drawing' | 'solid'>('drawing')
+useKeys(() => [
+  {
+    on: 'v',
+    says: 'As a drawing or as a solid',
+    act: () => (look.value = look.value === 'solid' ? 'drawing' : 'solid'),
+  },
+])
 const figure = computed(() => {
   if (!lit.value || !worked.value?.working.some((f) => f.id === lit.value)) return null
   return finder(worked.value.working)(lit.value)
@@ -61,9 +70,14 @@ const refusal = computed(() => worked.value?.refusals[0]?.says ?? '')
     </aside>
     <section class="centre" aria-label="Drawing">
       <div class="drawing">
-        <HolderDrawing :worked="worked" :lit="lit" :seat="seat" @figure="pick" @seat="seat = $event">
+        <LazyHolderSolid v-if="look === 'solid' && worked.model" :worked="worked" />
+        <HolderDrawing v-else :worked="worked" :lit="lit" :seat="seat" @figure="pick" @seat="seat = $event">
           <p class="nothing">{{ refusal }}</p>
         </HolderDrawing>
+        <div v-if="worked.model" class="look" role="group" aria-label="Shown as">
+          <button class="btn tiny" :aria-pressed="look === 'drawing'" @click="look = 'drawing'">Drawing</button>
+          <button class="btn tiny" :aria-pressed="look === 'solid'" @click="look = 'solid'">Solid</button>
+        </div>
       </div>
       <HolderVerdictStrip :worked="worked" :lit="lit" @apply="apply" @figure="pick" @seat="seat = $event" />
     </section>
@@ -160,8 +174,19 @@ const refusal = computed(() => worked.value?.refusals[0]?.says ?? '')
   min-width: 0;
 }
 .drawing {
+  position: relative;
   min-height: 0;
   min-width: 0;
+}
+.look {
+  position: absolute;
+  top: 8px;
+  right: 10px;
+  display: flex;
+}
+.look [aria-pressed='true'] {
+  border-bottom: 2px solid var(--chalk);
+  font-weight: 600;
 }
 .right {
   grid-area: right;

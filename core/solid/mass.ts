@@ -1,0 +1,108 @@
+import { outlineArea, outlineCentroid } from '../geometry/area'
+import type { Board, HolderModel, Opening, Place, Rod } from '../model/model'
+import { placeOn, rodEnd } from '../model/standing'
+import { materialOf } from '../shop/materials'
+import type { Shop } from '../shop/shop'
+import { centreOfGravity } from '../footprint/balance'
+import type { Tool } from '../footprint/tool'
+
+/** A volume (mm³) and its middle, in the board's own axes: x, y, and z down from the face. */
+interface Lump {
+  volume: number
+  x: number
+  y: number
+  z: number
+}
+
+/** What an opening takes out of a board of a thickness. */
+function taken(opening: Opening, thickness: number): Lump[] {
+  const area = Math.abs(outlineArea(opening.outline))
+  const { x, y } = outlineCentroid(opening.outline)
+  if (opening.slant !== 0) {
+    const lean = (opening.slant * Math.PI) / 180
+    // it leaves the far face at its centre, and has sunk by half of its rise in the middle
+    return [
+      { volume: (area * thickness) / Math.cos(lean), x, y: y - (thickness / 2) * Math.tan(lean), z: thickness / 2 },
+    ]
+  }
+  const deep = opening.depth ?? thickness
+  const bore = { volume: area * deep, x, y, z: deep / 2 }
+  if (opening.dust === null) return [bore]
+  const rest = thickness - deep
+  const dust = (Math.PI * opening.dust ** 2) / 4
+  return [bore, { volume: dust * rest, x: opening.centre.x, y: opening.centre.y, z: deep + rest / 2 }]
+}
+
+/** Volume of a board by formula, mm³, and its middle in the holder. */
+export function boardLump(board: Board): { volume: number; at: Place } {
+  const area = Math.abs(outlineArea(board.outline))
+  const middle = outlineCentroid(board.outline)
+  const lumps: Lump[] = [
+    { volume: area * board.thickness, x: middle.x, y: middle.y, z: board.thickness / 2 },
+    ...board.openings.flatMap((o) => taken(o, board.thickness)).map((l) => ({ ...l, volume: -l.volume })),
+  ]
+  const volume = lumps.reduce((sum, l) => sum + l.volume, 0)
+  const mean = (of: (l: Lump) => number): number => lumps.reduce((sum, l) => sum + l.volume * of(l), 0) / volume
+  return {
+    volume,
+    at: placeOn(
+      board,
+      { x: mean((l) => l.x), y: mean((l) => l.y) },
+      mean((l) => l.z),
+    ),
+  }
+}
+
+/** Volume of a rod by formula, mm³, and its middle. */
+export function rodLump(rod: Rod): { volume: number; at: Place } {
+  const end = rodEnd(rod)
+  const at = { x: (rod.at.x + end.x) / 2, y: (rod.at.y + end.y) / 2, z: (rod.at.z + end.z) / 2 }
+  return { volume: (Math.PI * rod.diameter ** 2 * rod.length) / 4, at }
+}
+
+/** A mass (kg) and its middle. */
+export interface Weight {
+  mass: number
+  at: Place
+}
+
+const together = (weights: readonly Weight[]): Weight | null => {
+  const mass = weights.reduce((sum, w) => sum + w.mass, 0)
+  if (mass <= 0) return null
+  const mean = (axis: 'x' | 'y' | 'z'): number => weights.reduce((sum, w) => sum + w.mass * w.at[axis], 0) / mass
+  return { mass, at: { x: mean('x'), y: mean('y'), z: mean('z') } }
+}
+
+/** Density of a part where its material is not known: a light hardwood, kg/m³. */
+const UNKNOWN = 600
+
+/** What a holder weighs by itself, and with its tools; tools that are not weighed are left out and counted. */
+export function weights(
+  model: Pick<HolderModel, 'boards' | 'rods' | 'seats'>,
+  shop: Pick<Shop, 'materials'>,
+  tools: ReadonlyMap<string, Tool>,
+): { alone: Weight | null; loaded: Weight | null; unweighed: number } {
+  const density = (material: string): number => (materialOf(shop.materials, material)?.density ?? UNKNOWN) / 1e9
+  const wood = [
+    ...model.boards.map((b) => ({ ...boardLump(b), material: b.material })),
+    ...model.rods.map((r) => ({ ...rodLump(r), material: r.material })),
+  ].map(({ volume, at, material }): Weight => ({ mass: volume * density(material), at }))
+  const loads = model.seats.flatMap((seat): Weight[] => {
+    const tool = tools.get(seat.tool)
+    const own = tool && centreOfGravity(tool)
+    if (!tool?.mass || !own) return []
+    const [c, s] = [
+      [1, 0],
+      [0, -1],
+      [-1, 0],
+      [0, 1],
+    ][seat.turn] as [number, number]
+    return [
+      {
+        mass: tool.mass,
+        at: { x: seat.at.x + c * own.x - s * own.y, y: seat.at.y + s * own.x + c * own.y, z: seat.at.z + own.z },
+      },
+    ]
+  })
+  return { alone: together(wood), loaded: together([...wood, ...loads]), unweighed: model.seats.length - loads.length }
+}
