@@ -91,7 +91,7 @@ function others(): PlanInput[] {
   const mallets = [tool('a', 27.5, 62, 'round'), tool('b', 31, 90, 'round')]
   return [
     holderOf('saw-rest', [saw('a', 0.9, 60), saw('b', 1.1, 110)], { pitch: 'even' }),
-    holderOf('twin-rail', mallets),
+    holderOf('twin-rail', mallets, { hung: 'strip' }),
     holderOf('peg-rail', [mallets[1]!, ring]),
     holderOf('berth', [plane('a', 42), plane('b', 60)]),
   ]

@@ -7,6 +7,7 @@ import { checkFingers } from './finger'
 import { checkMeasurements } from './measurements'
 import { refusalVerdicts } from './refusals'
 import { checkReach } from './reach'
+import { checkRocking } from './rocking'
 import { checkRods } from './rods'
 import { checkSockets } from './socket'
 import type { Check } from './subject'
@@ -21,6 +22,7 @@ const CHECKS: readonly Check[] = [
   checkWebs,
   checkFingers,
   checkRods,
+  checkRocking,
   checkAcross,
   checkReach,
   checkBoardLengths,

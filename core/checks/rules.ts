@@ -74,3 +74,11 @@ export const strengthRule: Rule = {
 }
 export const pinDepthRule = rule('pin-depth', 'A pin is held by so many times its own thickness of wood.')
 export const reachOutRule = rule('reach-out', 'From the wall to what stands furthest out, wood or tool.')
+export const outRule = rule(
+  'load-out',
+  'Each weight times its distance from the wall, over all weights, in the worst way of loading it.',
+)
+export const heldRule = rule(
+  'rocking',
+  'A load pulls a holder on a bevel to the wall by the bevel’s tangent; at the foot that holds against its weight, which hangs out in front.',
+)

@@ -4,6 +4,9 @@ import { printedMarks } from '../units/grid'
 import type { Working } from '../working/figure'
 import type { Dimension } from './view'
 
+/** Dimensions that only meet end to end share a row, mm. */
+const SAME_PLACE = 1e-6
+
 type Draft = Pick<Dimension, 'id' | 'figure' | 'from' | 'to'> & Partial<Dimension>
 
 const along = (side: Dimension['side'], row: number, draft: Draft): Dimension => ({
@@ -104,7 +107,22 @@ export function faceDimensions(board: Board, working: Working, format: LengthFor
 /** Dimensions of the boards seen from the front: thickness of what lies flat, height of what stands upright. */
 export function frontDimensions(boards: readonly Board[]): Dimension[] {
   const along = boards.filter((b) => b.placement.lies !== 'end')
-  return [...along.flatMap(deepestBore), ...along.map(sizeFromFront)]
+  return [...along.flatMap(deepestBore), ...inRows(along.map(sizeFromFront))]
+}
+
+/** Dimensions of one side in rows in which none runs over another, the shortest nearest to the boards. */
+function inRows(all: readonly Dimension[]): Dimension[] {
+  const placed: Dimension[] = []
+  for (const d of [...all].sort((a, b) => Math.abs(a.to - a.from) - Math.abs(b.to - b.from))) {
+    const [low, high] = [Math.min(d.from, d.to), Math.max(d.from, d.to)]
+    const meets = (p: Dimension): boolean =>
+      p.side === d.side && Math.min(p.from, p.to) < high - SAME_PLACE && Math.max(p.from, p.to) > low + SAME_PLACE
+    const taken = placed.filter(meets).map((p) => p.row)
+    let row = d.row
+    while (taken.includes(row)) row++
+    placed.push({ ...d, row })
+  }
+  return placed
 }
 
 /** How deep the deepest blind bore of a flat board goes. */
@@ -117,7 +135,7 @@ function deepestBore({ placement: { at, lies }, openings }: Board): Dimension[] 
   ]
 }
 
-function sizeFromFront(board: Board, i: number): Dimension {
+function sizeFromFront(board: Board): Dimension {
   const { at, lies } = board.placement
   const flat = lies === 'flat'
   return along(flat ? 'right' : 'left', 1, {
@@ -125,7 +143,7 @@ function sizeFromFront(board: Board, i: number): Dimension {
     figure: flat ? board.figures.thickness : board.figures.width,
     from: flat ? at.z - board.thickness : at.z,
     to: flat ? at.z : at.z + board.width,
-    row: flat ? (deepestBore(board).length > 0 ? 2 : 1) : 1 + (i > 1 ? 1 : 0),
+    row: flat && deepestBore(board).length > 0 ? 2 : 1,
   })
 }
 

@@ -23,6 +23,15 @@ export function boardOutline(board: Board, look: Look): Outline {
     return moved(look === 'top' ? flipped(board.outline) : board.outline, at.x, at.y)
   }
   const { x, y, z } = boardBox(board)
+  if (look === 'side' && board.bevel) {
+    const up = board.thickness * Math.tan((board.bevel.tilt * Math.PI) / 180)
+    return polygon([
+      [y[0], z[0]],
+      [y[1], z[0] + up],
+      [y[1], z[1]],
+      [y[0], z[1]],
+    ])
+  }
   const [a, b] = [0, 1].map((i) => seenAt({ x: x[i]!, y: y[i]!, z: z[i]! }, look))
   return rectangle(a!.x, Math.min(a!.y, b!.y), b!.x, Math.max(a!.y, b!.y))
 }

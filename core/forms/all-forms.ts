@@ -1,8 +1,16 @@
 import type { HolderForm } from './form'
+import { hang } from './hanging'
+import { hangingChoices } from './hanging-choices'
 import { forms } from './registry'
 
-/** Every form of holder, in the order of their folders. */
-export const allForms: readonly HolderForm[] = forms
+/** Every form of holder, in the order of their folders; how a holder hangs is asked and planned alike for all of them. */
+export const allForms: readonly HolderForm[] = forms.map((form) => ({
+  ...form,
+  choices: [...form.choices, ...hangingChoices],
+  plan: (input) => hang(form.plan(input), input),
+}))
+
+const byId = new Map(allForms.map((form) => [form.id, form]))
 
 /** The form with this id, or undefined. */
-export const formOf = (id: string): HolderForm | undefined => forms.find((form) => form.id === id)
+export const formOf = (id: string): HolderForm | undefined => byId.get(id)

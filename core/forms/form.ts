@@ -6,7 +6,13 @@ import type { SettingKey } from '../shop/settings'
 import type { Trail } from '../working/trail'
 
 /** A question a form asks its user. The screen, the file format and the checks of what comes in all read this. */
-export type Choice = { key: string; label: string; about: string } & (
+export type Choice = {
+  key: string
+  label: string
+  about: string
+  /** asked only where another question has this answer */
+  onlyFor?: { key: string; value: string }
+} & (
   | { type: 'option'; usual: string; values: readonly { value: string; label: string; when: string }[] }
   /** a length that follows the shop's setting until it is given here */
   | { type: 'length'; setting: SettingKey; min: number; max: number }

@@ -85,7 +85,7 @@ export interface Opening {
 export interface Board {
   id: string
   name: string
-  role: 'rail' | 'block' | 'back' | 'end' | 'shelf' | 'lip' | 'divider' | 'bar'
+  role: 'rail' | 'block' | 'back' | 'end' | 'shelf' | 'lip' | 'divider' | 'strip' | 'foot'
   material: string
   stock: string
   /** of all its layers together */
@@ -97,6 +97,8 @@ export interface Board {
   grain: 'along length'
   outline: Outline
   openings: Opening[]
+  /** an edge that is ripped at a slant: the face its openings are made from stays whole; tilt in degrees from square */
+  bevel?: { edge: 'lower'; tilt: number }
   placement: Placement
   /** ids of the figures of its size; `layer` is one layer's thickness, where there are several */
   figures: { length: string; width: string; thickness: string; layer?: string }

@@ -43,15 +43,28 @@ export function boardSolid(kernel: Kernel, board: Board): Solid {
   }
   let solid = section.extrude(board.thickness)
   section.delete()
-  for (const opening of board.openings) {
-    for (const cut of cutters(kernel, board, opening)) {
-      const rest = solid.subtract(cut)
-      solid.delete()
-      cut.delete()
-      solid = rest
-    }
+  const cuts = [...board.openings.flatMap((o) => cutters(kernel, board, o)), ...bevelCut(kernel, board)]
+  for (const cut of cuts) {
+    const rest = solid.subtract(cut)
+    solid.delete()
+    cut.delete()
+    solid = rest
   }
   return solid
+}
+
+/** The wedge that a bevelled rip takes off the lower edge. */
+function bevelCut({ CrossSection }: Kernel, board: Board): Solid[] {
+  if (!board.bevel) return []
+  const { length, thickness } = board
+  const up = Math.tan((board.bevel.tilt * Math.PI) / 180)
+  // seen along the board: depth to the right, width up
+  const wedge = new CrossSection([[[0, 0], [0, -1], [thickness + 1, -1], [thickness + 1, (thickness + 1) * up]]], 'NonZero') // prettier-ignore
+  const prism = wedge.extrude(length + 2)
+  const placed = prism.transform(matrix([0, 0, 1], [0, 1, 0], [1, 0, 0], [-1, 0, 0]))
+  wedge.delete()
+  prism.delete()
+  return [placed]
 }
 
 /** What is bored out of a board: blind bores with their dust holes, and bores at a slant. */

@@ -1,5 +1,5 @@
 import { outlineArea, outlineCentroid } from '../geometry/area'
-import type { Board, HolderModel, Opening, Place, Rod } from '../model/model'
+import type { Board, HolderModel, Opening, Place, Rod, Seat } from '../model/model'
 import { placeOn, rodEnd } from '../model/standing'
 import { materialOf } from '../shop/materials'
 import type { Shop } from '../shop/shop'
@@ -33,13 +33,23 @@ function taken(opening: Opening, thickness: number): Lump[] {
   return [bore, { volume: dust * rest, x: opening.centre.x, y: opening.centre.y, z: deep + rest / 2 }]
 }
 
+/** What a bevelled rip takes off the lower edge. */
+function wedge({ bevel, length, thickness }: Board): Lump[] {
+  if (!bevel) return []
+  const up = thickness * Math.tan((bevel.tilt * Math.PI) / 180)
+  return [{ volume: (length * thickness * up) / 2, x: length / 2, y: up / 3, z: (2 * thickness) / 3 }]
+}
+
 /** Volume of a board by formula, mm³, and its middle in the holder. */
 export function boardLump(board: Board): { volume: number; at: Place } {
   const area = Math.abs(outlineArea(board.outline))
   const middle = outlineCentroid(board.outline)
   const lumps: Lump[] = [
     { volume: area * board.thickness, x: middle.x, y: middle.y, z: board.thickness / 2 },
-    ...board.openings.flatMap((o) => taken(o, board.thickness)).map((l) => ({ ...l, volume: -l.volume })),
+    ...[...board.openings.flatMap((o) => taken(o, board.thickness)), ...wedge(board)].map((l) => ({
+      ...l,
+      volume: -l.volume,
+    })),
   ]
   const volume = lumps.reduce((sum, l) => sum + l.volume, 0)
   const mean = (of: (l: Lump) => number): number => lumps.reduce((sum, l) => sum + l.volume * of(l), 0) / volume
@@ -66,15 +76,43 @@ export interface Weight {
   at: Place
 }
 
-const together = (weights: readonly Weight[]): Weight | null => {
+/** Several weights as one; null for none. */
+export function weighTogether(weights: readonly Weight[]): Weight | null {
   const mass = weights.reduce((sum, w) => sum + w.mass, 0)
   if (mass <= 0) return null
   const mean = (axis: 'x' | 'y' | 'z'): number => weights.reduce((sum, w) => sum + w.mass * w.at[axis], 0) / mass
   return { mass, at: { x: mean('x'), y: mean('y'), z: mean('z') } }
 }
 
+/** Cosine and sine by which a tool's own axes stand, for each quarter turn: its face goes on to the right. */
+export const QUARTERS = [
+  [1, 0],
+  [0, -1],
+  [-1, 0],
+  [0, 1],
+] as const
+
 /** Density of a part where its material is not known: a light hardwood, kg/m³. */
 const UNKNOWN = 600
+
+/** What the wood of a holder weighs. */
+export function woodWeight(model: Pick<HolderModel, 'boards' | 'rods'>, shop: Pick<Shop, 'materials'>): Weight | null {
+  const density = (material: string): number => (materialOf(shop.materials, material)?.density ?? UNKNOWN) / 1e9
+  return weighTogether(
+    [
+      ...model.boards.map((b) => ({ ...boardLump(b), material: b.material })),
+      ...model.rods.map((r) => ({ ...rodLump(r), material: r.material })),
+    ].map(({ volume, at, material }): Weight => ({ mass: volume * density(material), at })),
+  )
+}
+
+/** What a seated tool weighs, and where; null when it was not weighed. */
+export function toolWeight({ turn, at }: Pick<Seat, 'turn' | 'at'>, tool: Tool | undefined): Weight | null {
+  const own = tool && centreOfGravity(tool)
+  if (!tool?.mass || !own) return null
+  const [c, s] = QUARTERS[turn]
+  return { mass: tool.mass, at: { x: at.x + c * own.x - s * own.y, y: at.y + s * own.x + c * own.y, z: at.z + own.z } }
+}
 
 /** What a holder weighs by itself, and with its tools; tools that are not weighed are left out and counted. */
 export function weights(
@@ -82,27 +120,8 @@ export function weights(
   shop: Pick<Shop, 'materials'>,
   tools: ReadonlyMap<string, Tool>,
 ): { alone: Weight | null; loaded: Weight | null; unweighed: number } {
-  const density = (material: string): number => (materialOf(shop.materials, material)?.density ?? UNKNOWN) / 1e9
-  const wood = [
-    ...model.boards.map((b) => ({ ...boardLump(b), material: b.material })),
-    ...model.rods.map((r) => ({ ...rodLump(r), material: r.material })),
-  ].map(({ volume, at, material }): Weight => ({ mass: volume * density(material), at }))
-  const loads = model.seats.flatMap((seat): Weight[] => {
-    const tool = tools.get(seat.tool)
-    const own = tool && centreOfGravity(tool)
-    if (!tool?.mass || !own) return []
-    const [c, s] = [
-      [1, 0],
-      [0, -1],
-      [-1, 0],
-      [0, 1],
-    ][seat.turn] as [number, number]
-    return [
-      {
-        mass: tool.mass,
-        at: { x: seat.at.x + c * own.x - s * own.y, y: seat.at.y + s * own.x + c * own.y, z: seat.at.z + own.z },
-      },
-    ]
-  })
-  return { alone: together(wood), loaded: together([...wood, ...loads]), unweighed: model.seats.length - loads.length }
+  const alone = woodWeight(model, shop)
+  const loads = model.seats.flatMap((seat) => toolWeight(seat, tools.get(seat.tool)) ?? [])
+  const loaded = weighTogether(alone ? [alone, ...loads] : loads)
+  return { alone, loaded, unweighed: model.seats.length - loads.length }
 }

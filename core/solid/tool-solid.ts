@@ -4,6 +4,7 @@ import type { Tool } from '../footprint/tool'
 import { flattened } from '../geometry/flatten'
 import { outlineBounds, type Outline } from '../geometry/outline'
 import type { Seat } from '../model/model'
+import { QUARTERS } from './mass'
 import { chordRadius, matrix, type Kernel, type Matrix, type Solid } from './kernel'
 
 const OFF = 0.2
@@ -61,12 +62,7 @@ export function toolSolid(kernel: Kernel, tool: Tool): Solid | null {
 
 /** Where a seated tool's own axes stand in the holder: a quarter turn takes its face on to the right. */
 export function seatMatrix({ turn, at }: Pick<Seat, 'turn' | 'at'>): Matrix {
-  const [c, s] = [
-    [1, 0],
-    [0, -1],
-    [-1, 0],
-    [0, 1],
-  ][turn] as [number, number]
+  const [c, s] = QUARTERS[turn]
   return matrix([c, s, 0], [-s, c, 0], [0, 0, 1], [at.x, at.y, at.z])
 }
 

@@ -1,3 +1,4 @@
+import { bevelPair, rocking } from '#core/fit/bevel'
 import { describe, expect, it } from 'vitest'
 import { evenRodStress, evenSag, flatInertia, GRAVITY, pinStress, roundInertia } from '#core/checks/beam'
 
@@ -17,4 +18,17 @@ describe('beams, by the worked examples', () => {
   })
 
   it('a pin of 16 with 2.5 kg at 70', () => expect(pinStress(2.5 * GRAVITY, 70, 16).toFixed(2)).toBe('4.27'))
+})
+
+describe('bevelled strips, by the worked examples', () => {
+  it('come in pairs of 77.3 and 59.3 out of 140', () => {
+    const { long, short } = bevelPair(140, 18, 2.4, 45)
+    expect([long.toFixed(1), short.toFixed(1)]).toEqual(['77.3', '59.3'])
+  })
+
+  it('hold 1.29 times at 45 degrees, 0.74 at 30, 1.13 with friction', () => {
+    expect(rocking(180, 140, 45).held.toFixed(2)).toBe('1.29')
+    expect(rocking(180, 140, 30).held.toFixed(2)).toBe('0.74')
+    expect(rocking(180, 140, 30).heldByFriction.toFixed(2)).toBe('1.13')
+  })
 })

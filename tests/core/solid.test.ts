@@ -33,7 +33,11 @@ describe.each(allForms.map((form) => [form.name, form] as const))(
             const open = board.openings.filter(
               (o) => o.slant === 0 && (o.depth === null || o.depth > board.thickness / 2),
             )
-            const area = outlineArea(board.outline) - open.reduce((sum, o) => sum + Math.abs(outlineArea(o.outline)), 0)
+            const ripped = board.bevel
+              ? (board.length * board.thickness * Math.tan((board.bevel.tilt * Math.PI) / 180)) / 2
+              : 0
+            const area =
+              outlineArea(board.outline) - ripped - open.reduce((sum, o) => sum + Math.abs(outlineArea(o.outline)), 0)
             const dusty = board.openings.some(
               (o) => o.slant !== 0 || (o.depth !== null && o.depth <= board.thickness / 2),
             )

@@ -1,5 +1,7 @@
 import { fillIn } from '#core/working/trail'
 
+const ofDegrees = (of: (radians: number) => number) => (degrees: number) => of((degrees * Math.PI) / 180)
+
 /** Works a formula's text out by itself, the way a reader with a calculator would. */
 export function workedOut(formula: string, value: (id: string) => number): number {
   const [left] = formula.split('≥')
@@ -9,11 +11,17 @@ export function workedOut(formula: string, value: (id: string) => number): numbe
     .replaceAll('⁴', '**4')
     .replaceAll('π', 'Math.PI')
     .replace(/cos\(/g, 'cosine(')
+    .replace(/tan\(/g, 'tangent(')
+    .replace(/sin\(/g, 'sine(')
     .replaceAll('×', '*')
     .replaceAll('−', '-')
     .replaceAll('√(', 'Math.sqrt(')
     .replace(/√(\d+)/g, 'Math.sqrt($1)')
     .replaceAll('max(', 'Math.max(')
     .replaceAll('min(', 'Math.min(')
-  return new Function('cosine', `return ${js}`)((degrees: number) => Math.cos((degrees * Math.PI) / 180)) as number
+  return new Function('cosine', 'tangent', 'sine', `return ${js}`)(
+    ofDegrees(Math.cos),
+    ofDegrees(Math.tan),
+    ofDegrees(Math.sin),
+  ) as number
 }

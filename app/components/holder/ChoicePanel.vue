@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { ref, watch } from 'vue'
+import { computed, ref, watch } from 'vue'
 import { stockOf } from '#core/forms/choice-value'
 import type { Choice, PlanInput, HolderForm } from '#core/forms/form'
 import { consequences, type Consequence } from '#core/choose/schools'
@@ -38,6 +38,15 @@ function outcomes(found: Consequence[]): Record<string, string> {
   }
   return Object.fromEntries(found.map((x) => [x.value, say(x)]))
 }
+/** The questions that are asked: some follow only from another answer. */
+const asked = computed(() =>
+  props.form.choices.filter(({ onlyFor }) => {
+    if (!onlyFor) return true
+    const other = props.form.choices.find((c) => c.key === onlyFor.key)
+    const usual = other?.type === 'option' ? other.usual : undefined
+    return (props.input.holder.choices[onlyFor.key] ?? usual) === onlyFor.value
+  }),
+)
 /** The stock that a part may be cut from. */
 const stockFor = (c: Choice) => props.input.shop.stock.filter((s) => c.type === 'stock' && c.of.includes(s.form))
 const own = (key: string) => {
@@ -49,7 +58,7 @@ const own = (key: string) => {
 <template>
   <div class="choices">
     <div
-      v-for="c in form.choices"
+      v-for="c in asked"
       :key="c.key"
       class="choice"
       :class="{ half: c.type === 'stock', quarter: c.type === 'length' || c.type === 'derived length' }"

@@ -48,7 +48,7 @@ const views = computed<View[]>(() => {
   const { model, input } = props.worked
   if (!model) return []
   const all = holderViews(model, input.tools, format.value)
-  const sides = model.rods.length > 0 || model.boards.some((b) => b.placement.lies === 'end')
+  const sides = model.rods.length > 0 || model.boards.some((b) => b.placement.lies === 'end' || b.bevel)
   return sides ? all : all.filter((v) => v.name !== 'side')
 })
 

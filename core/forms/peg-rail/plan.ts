@@ -103,6 +103,8 @@ export function planPegRail(input: PlanInput): Plan {
   })
   const longest = all.reduce((a, b) => (b.out > a.out ? b : a))
   const lean = (slant * Math.PI) / 180
+  // a leaning pin's end stays within the rail, level with its back
+  const inset = (d / 2) * Math.sin(lean)
   const rod = (p: Pin): Rod => ({
     id: `pin-${p.id}`,
     name: `Pin ${p.id}`,
@@ -113,12 +115,12 @@ export function planPegRail(input: PlanInput): Plan {
     length: trail.derive(
       `pin:${p.id}`,
       `Pin of ${p.hung.place}`,
-      (thickness + p.hung.out) / Math.cos(lean),
+      (thickness - inset + p.hung.out) / Math.cos(lean),
       pinLengthRule,
-      `({railThickness} + {${p.hung.ids.out}}) / cos({pinSlant})`,
+      `({railThickness} − {thickness:rod} / 2 × sin({pinSlant}) + {${p.hung.ids.out}}) / cos({pinSlant})`,
       { print: 'up' },
     ),
-    at: { x: p.x, y: 0, z: -thickness * Math.tan(lean) },
+    at: { x: p.x, y: inset, z: (inset - thickness) * Math.tan(lean) },
     toward: { x: 0, y: Math.cos(lean), z: Math.sin(lean) },
     seats: [p.hung.order.id],
     figures: { length: `pin:${p.id}`, diameter: 'thickness:rod', arm: p.hung.ids.arm },
