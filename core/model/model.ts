@@ -85,7 +85,7 @@ export interface Opening {
 export interface Board {
   id: string
   name: string
-  role: 'rail' | 'block' | 'back' | 'end' | 'shelf' | 'lip' | 'divider' | 'strip' | 'foot'
+  role: 'rail' | 'block' | 'back' | 'end' | 'shelf' | 'lip' | 'divider' | 'bar' | 'strip' | 'foot'
   material: string
   stock: string
   /** of all its layers together */
