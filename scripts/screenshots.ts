@@ -63,6 +63,22 @@ async function desk(browser: Browser, address: string) {
   await take('which-holder')
   await page.goto('/holders/net-store-cutters')
   await take('socket-block')
+  for (const [holder, name] of [
+    ['saws', 'saw-rest'],
+    ['mauls', 'twin-rail'],
+  ] as const) {
+    await page.goto(`/holders/net-store-${holder}`)
+    await take(name)
+  }
+  await page.goto('/holders/net-store-planes')
+  await page.getByRole('button', { name: 'Solid' }).click()
+  await page.locator('[data-test=weight]').waitFor()
+  await page.keyboard.press('x')
+  await take('solid-apart')
+  await page.goto('/holders/net-store-caulking')
+  await page.getByRole('button', { name: 'Solid' }).click()
+  await page.locator('[data-test=weight]').waitFor()
+  await take('solid')
   await page.goto('/holders')
   await page.getByRole('heading', { name: 'Mallets by the bench' }).getByRole('link').click()
   await take('workbench')
