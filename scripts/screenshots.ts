@@ -50,6 +50,9 @@ async function desk(browser: Browser, address: string) {
     if (name === 'card-outline') await page.getByText('Read SVG or DXF').scrollIntoViewIfNeeded()
     await take(name)
   }
+  await page.goto('/cutting')
+  await page.getByRole('button', { name: 'That will do' }).waitFor({ state: 'hidden', timeout: 60_000 })
+  await take('cutting')
   await page.goto('/tools/import')
   await page.locator('input[type=file]').setInputFiles({ name: 'tools.csv', mimeType: '', buffer: Buffer.from(LIST) })
   await page.getByText('can be taken in').waitFor()

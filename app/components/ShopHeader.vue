@@ -24,6 +24,7 @@ const keys: Key[] = [
   { on: '1', says: 'Go to Today', act: () => void router.push('/') },
   { on: '2', says: 'Go to Tools', act: () => void router.push('/tools') },
   { on: '3', says: 'Go to Holders', act: () => void router.push('/holders') },
+  { on: '4', says: 'Go to Cutting', act: () => void router.push('/cutting') },
   { on: 'd', says: 'Measuring devices', act: () => devices.show(!devices.open) },
   { on: 'u', says: 'Inches or millimetres', act: () => switchUnit() },
   { on: '?', says: 'This list', act: () => (keysShown.value = !keysShown.value) },
@@ -63,6 +64,7 @@ function switchUnit() {
       <NuxtLink to="/holders"
         >Holders <small v-if="records.holders.length">{{ records.holders.length }}</small></NuxtLink
       >
+      <NuxtLink to="/cutting">Cutting</NuxtLink>
     </nav>
     <span class="spring" />
     <SaveState v-if="records.shop" />

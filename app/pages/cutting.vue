@@ -1,0 +1,160 @@
+<script setup lang="ts">
+import { computed, ref, watch } from 'vue'
+import { worstOf } from '#core/checks/verdict'
+import { design } from '#core/choose/design'
+import { jobsOf, type CuttingJob } from '#core/cutting/from-holders'
+import type { CutPlan, CutStock } from '#core/cutting/instance'
+import { useCutting } from '~/composables/useCutting'
+import { useFormat } from '~/composables/useFormat'
+import { useRecords } from '~/stores/records'
+
+useHead({ title: 'Cutting · Fingerling' })
+const records = useRecords()
+const { length } = useFormat()
+const { plans, working, failed, run, stop } = useCutting()
+
+const all = computed(() =>
+  records.holders.flatMap((holder) => {
+    const { model, verdicts } = design({ shop: records.shop!, tools: records.toolsById, holder })
+    return model ? [{ id: holder.id, model, level: worstOf(verdicts) }] : []
+  }),
+)
+/** Holders that are not cut now; the others are. */
+const left = ref<Set<string>>(new Set())
+const chosen = computed(() => all.value.filter((h) => !left.value.has(h.id)))
+function toggle(id: string) {
+  const next = new Set(left.value)
+  if (!next.delete(id)) next.add(id)
+  left.value = next
+}
+const jobs = computed(() => (records.shop ? jobsOf(records.shop, chosen.value) : []))
+watch(jobs, (now) => run(now), { immediate: true })
+
+/** The widest drawing, px. */
+const WIDE = 860
+const scaleOf = (job: CuttingJob) => WIDE / Math.max(...job.instance.stock.map((s) => s.length))
+
+/** The pieces of stock that a plan uses, each with what lies in it. */
+function used(job: CuttingJob, plan: CutPlan) {
+  const sheets = new Map<string, { stock: CutStock; name: string; placements: CutPlan['placements'][number][] }>()
+  for (const p of plan.placements) {
+    const key = `${p.stockId} ${p.stockIndex}`
+    const stock = job.instance.stock.find((s) => s.id === p.stockId)!
+    const offcut = records.shop!.offcuts.find((o) => `offcut ${o.id}` === p.stockId)
+    const name = offcut?.name ?? `${job.stock.name}, ${p.stockIndex + 1}`
+    const sheet = sheets.get(key) ?? { stock, name, placements: [] }
+    sheet.placements.push(p)
+    sheets.set(key, sheet)
+  }
+  return [...sheets.values()]
+}
+
+function told(job: CuttingJob, plan: CutPlan): string {
+  const sheets = used(job, plan)
+  const bought = sheets.filter((s) => !s.stock.isOffcut).length
+  const saved = sheets.length - bought
+  const one = job.stock.length === null ? 'length' : job.stock.form
+  const buy = bought === 0 ? 'nothing to buy' : `${bought} ${one}${bought > 1 ? 's' : ''}`
+  const bin = saved > 0 ? `, ${saved} from the bin` : ''
+  const bound = bought === 0 ? '' : plan.proven ? '; it can’t be done with less' : '; perhaps with less'
+  return `${buy}${bin}${bound}`
+}
+const cost = (job: CuttingJob, plan: CutPlan) =>
+  used(job, plan).filter((s) => !s.stock.isOffcut).length * (job.stock.price ?? 0)
+const name = (job: CuttingJob, partId: string) => {
+  const { holder, part } = job.names[partId]!
+  const p = job.instance.parts.find((x) => x.id === partId)!
+  return `${holder}: ${part}, ${length(p.length)}${p.width ? ` × ${length(p.width)}` : ''}`
+}
+</script>
+
+<template>
+  <div class="page">
+    <div class="bar">
+      <h1>Cutting</h1>
+      <span class="spring" />
+      <template v-if="working">
+        <span class="quiet" role="status">looking for less …</span>
+        <button class="btn" @click="stop">That will do</button>
+      </template>
+    </div>
+    <p v-if="all.length === 0" class="quiet">No holder to cut yet. Make one from tools in the tray.</p>
+    <fieldset v-else class="holders">
+      <legend class="quiet small">Cut together</legend>
+      <label v-for="h in all" :key="h.id">
+        <input type="checkbox" :checked="!left.has(h.id)" @change="toggle(h.id)" />
+        {{ h.model.name }} <VerdictMark v-if="h.level === 'stop'" level="stop" />
+      </label>
+    </fieldset>
+    <p v-if="failed" role="alert">{{ failed }}</p>
+    <section v-for="job in jobs" :key="job.stock.id" :aria-label="job.stock.name" data-test="job">
+      <h2>{{ job.stock.name }}</h2>
+      <template v-if="plans[job.stock.id]">
+        <p>
+          {{ told(job, plans[job.stock.id]!.plan)
+          }}<template v-if="cost(job, plans[job.stock.id]!.plan) > 0"
+            >, {{ cost(job, plans[job.stock.id]!.plan).toFixed(2) }} in all</template
+          >.
+        </p>
+        <p v-for="u in plans[job.stock.id]!.plan.unplaced" :key="u.partId" class="unplaced" role="alert">
+          <VerdictMark level="stop" /> {{ name(job, u.partId) }} is larger than any {{ job.stock.form }} there is of it.
+        </p>
+        <CuttingSheet
+          v-for="sheet in used(job, plans[job.stock.id]!.plan)"
+          :key="sheet.name"
+          :stock="sheet.stock"
+          :name="sheet.name"
+          :thick="job.stock.thickness"
+          :placements="sheet.placements"
+          :names="job.names"
+          :scale="scaleOf(job)"
+        />
+      </template>
+      <p v-else class="quiet">waits its turn …</p>
+    </section>
+    <p v-if="jobs.length > 0" class="small caution">
+      Ripping narrow strips: push block, the offcut on the free side of the blade. A full sheet weighs 25 to 37 kg: two
+      people, or cut it down first. Pieces under 300 mm stay in their strip and are parted last.
+    </p>
+  </div>
+</template>
+
+<style scoped>
+.bar {
+  display: flex;
+  align-items: center;
+  gap: 12px;
+}
+.spring {
+  flex: 1;
+}
+.holders {
+  border: 0;
+  padding: 0;
+  margin: 8px 0 4px;
+  display: flex;
+  flex-wrap: wrap;
+  gap: 6px 18px;
+}
+.holders label {
+  display: flex;
+  gap: 6px;
+  align-items: center;
+  min-height: 28px;
+}
+h2 {
+  margin: 18px 0 2px;
+}
+p {
+  margin: 2px 0;
+}
+.unplaced {
+  display: flex;
+  gap: 6px;
+  align-items: center;
+}
+.caution {
+  margin-top: 16px;
+  max-width: 70ch;
+}
+</style>

@@ -1,0 +1,74 @@
+import { SAME, type CutPlacement } from './instance'
+
+/** One cut from edge to edge of the piece that is on the saw, in the order of cutting; mm from the stock's corner. */
+export interface Cut {
+  number: number
+  /** across the length, or along it */
+  direction: 'cross' | 'rip'
+  from: { x: number; y: number }
+  to: { x: number; y: number }
+  /** what the fence or stop is set to: from the edge of the piece on the saw to this side of the cut */
+  fence: number
+}
+
+interface Region {
+  x0: number
+  y0: number
+  x1: number
+  y1: number
+}
+
+/**
+ * The cuts that part the pieces of one sheet, each from edge to edge. A piece's far edge is cut as a fence sets it: the
+ * blade's kerf lies beyond it.
+ * @param length, @param width of the sheet, mm
+ * @returns in order, the sheet's own first
+ * @throws RangeError when the pieces can't be parted edge to edge
+ */
+export function cutsOf(length: number, width: number, placements: readonly CutPlacement[]): Cut[] {
+  const cuts: Omit<Cut, 'number'>[] = []
+  part({ x0: 0, y0: 0, x1: length, y1: width }, placements, cuts)
+  return cuts.map((cut, i) => ({ number: i + 1, ...cut }))
+}
+
+function part(region: Region, placed: readonly CutPlacement[], cuts: Omit<Cut, 'number'>[]): void {
+  if (placed.length === 0) return
+  for (const cross of [false, true]) {
+    const groups = strips(placed, cross)
+    const last = Math.max(...placed.map((p) => (cross ? p.x + p.length : p.y + p.width)))
+    const far = cross ? region.x1 : region.y1
+    const trims = far - last > SAME
+    if (groups.length === 1 && !trims) continue
+    if (groups.length === 1 && placed.length > 1 && strips(placed, !cross).length > 1) continue
+    let from = cross ? region.x0 : region.y0
+    groups.forEach((group, i) => {
+      const to = Math.max(...group.map((p) => (cross ? p.x + p.length : p.y + p.width)))
+      const own: Region = cross ? { ...region, x0: from, x1: to } : { ...region, y0: from, y1: to }
+      if (i < groups.length - 1 || trims) {
+        const line = cross
+          ? { from: { x: to, y: region.y0 }, to: { x: to, y: region.y1 } }
+          : { from: { x: region.x0, y: to }, to: { x: region.x1, y: to } }
+        cuts.push({ direction: cross ? 'cross' : 'rip', ...line, fence: to - from })
+      }
+      part(own, group, cuts)
+      const next = groups[i + 1]
+      if (next) from = Math.min(...next.map((p) => (cross ? p.x : p.y)))
+    })
+    return
+  }
+  if (placed.length > 1) throw new RangeError('these pieces can’t be parted by cuts from edge to edge')
+}
+
+/** Pieces in groups that a cut parts, along the length (cross) or across it. */
+function strips(placed: readonly CutPlacement[], cross: boolean): CutPlacement[][] {
+  const start = (p: CutPlacement): number => (cross ? p.x : p.y)
+  const end = (p: CutPlacement): number => (cross ? p.x + p.length : p.y + p.width)
+  const groups: CutPlacement[][] = []
+  let reach = -Infinity
+  for (const p of [...placed].sort((a, b) => start(a) - start(b))) {
+    if (start(p) >= reach - SAME) groups.push([p])
+    else groups.at(-1)!.push(p)
+    reach = Math.max(reach, end(p))
+  }
+  return groups
+}

@@ -1,0 +1,72 @@
+import type { HolderModel } from '../model/model'
+import type { Shop, Stock } from '../shop/shop'
+import type { CutInstance, CutPart, CutStock } from './instance'
+
+/** What is to be cut from one kind of stock for some holders. */
+export interface CuttingJob {
+  stock: Stock
+  instance: CutInstance
+  /** what each part of the instance is: its holder and its board, by the part's id */
+  names: Record<string, { holder: string; part: string }>
+}
+
+/** Thicknesses that differ by no more than this may be mixed, mm. */
+const SAME_THICKNESS = 0.3
+
+/** The kerf of the saw that cuts panels: the first table or track saw, else the first circular saw, else any. */
+function kerfOf({ saws }: Shop): number {
+  const kinds = ['table saw', 'track saw', 'circular saw']
+  const saw = kinds.map((kind) => saws.find((s) => s.kind === kind)).find((s) => s) ?? saws[0]
+  return saw?.kerf ?? 0
+}
+
+/** A kind of stock and the offcuts that do instead of it, as a search takes them. `widest` fills in a width left open. */
+function stockFor(shop: Shop, stock: Stock, round: boolean, widest: number): CutStock[] {
+  const offcuts = shop.offcuts.filter(
+    (o) =>
+      o.material === stock.material &&
+      Math.abs(o.thickness - stock.thickness) <= SAME_THICKNESS &&
+      (o.form === 'rod' || o.form === 'pipe') === round,
+  )
+  const width = (own: number | null): number => (round ? 0 : (own ?? widest))
+  return [
+    { id: stock.id, length: stock.length ?? shop.settings.longestBoard, width: width(stock.width), count: Infinity, isOffcut: false }, // prettier-ignore
+    ...offcuts.map((o) => ({
+      id: `offcut ${o.id}`,
+      length: o.length,
+      width: width(o.width),
+      count: 1,
+      isOffcut: true,
+    })),
+  ]
+}
+
+/**
+ * The pieces of some holders by the stock they are cut from: boards as panels, each layer for itself, rods as lengths.
+ * @returns one job for each kind of stock, in the shop's order
+ */
+export function jobsOf(shop: Shop, holders: readonly { id: string; model: HolderModel }[]): CuttingJob[] {
+  return shop.stock.flatMap((stock): CuttingJob[] => {
+    const round = stock.form === 'rod' || stock.form === 'pipe'
+    const names: CuttingJob['names'] = {}
+    const parts = holders.flatMap(({ id, model }): CutPart[] => {
+      const name = (part: { id: string; name: string }): string => {
+        const key = `${id}/${part.id}`
+        names[key] = { holder: model.name, part: part.name }
+        return key
+      }
+      const boards = model.boards
+        .filter((b) => b.stock === stock.id)
+        .map((b) => ({ id: name(b), length: b.length, width: b.width, count: b.layers, canRotate: stock.grain === 'none' })) // prettier-ignore
+      const rods = model.rods
+        .filter((r) => r.stock === stock.id)
+        .map((r) => ({ id: name(r), length: r.length, width: 0, count: 1, canRotate: false }))
+      return [...boards, ...rods]
+    })
+    if (parts.length === 0) return []
+    const widest = Math.max(...parts.map((p) => p.width))
+    const kind = round ? '1d' : '2d'
+    const instance: CutInstance = { id: stock.id, kind, kerf: kerfOf(shop), stock: stockFor(shop, stock, round, widest), parts } // prettier-ignore
+    return [{ stock, instance, names }]
+  })
+}

@@ -1,0 +1,108 @@
+import fc from 'fast-check'
+import { describe, expect, it } from 'vitest'
+import { design } from '#core/choose/design'
+import { cutsOf } from '#core/cutting/cuts'
+import { jobsOf } from '#core/cutting/from-holders'
+import type { CutPlan } from '#core/cutting/instance'
+import { meansUntil } from '#core/cutting/means'
+import { randomFrom } from '#core/cutting/random'
+import { readInstance } from '#core/cutting/read-instance'
+import { cutting } from '#core/cutting/solve'
+import { filledRow } from '#core/shop/lists'
+import type { Shop } from '#core/shop/shop'
+import { allForms } from '#core/forms/all-forms'
+import { anyHolder } from './any-holder'
+import { panels } from './cut-instances'
+import { railOf, threeMallets } from './samples'
+
+const plan = (instance: Parameters<typeof cutting>[0]): CutPlan => {
+  const search = cutting(
+    instance,
+    meansUntil(randomFrom(1), 2, null, () => 0, Infinity),
+  )
+  for (;;) {
+    const { value, done } = search.next()
+    if (done) return value
+  }
+}
+
+describe('the pieces of holders', () => {
+  it('are all there, by the stock they are cut from: as many as the models have', () =>
+    fc.assert(
+      fc.property(fc.constantFrom(...allForms).chain(anyHolder), (input) => {
+        const { model } = design(input)
+        if (!model) return
+        const jobs = jobsOf(input.shop, [{ id: 'h', model }])
+        const pieces = jobs.flatMap((j) => j.instance.parts).reduce((sum, p) => sum + p.count, 0)
+        expect(pieces).toBe(model.boards.reduce((sum, b) => sum + b.layers, 0) + model.rods.length)
+        const lengths = (list: number[]): number[] => list.sort((a, b) => a - b)
+        expect(lengths(jobs.flatMap((j) => j.instance.parts.map((p) => p.length)))).toEqual(
+          lengths([...model.boards, ...model.rods].map((p) => p.length)),
+        )
+      }),
+      { numRuns: 80, seed: 5 },
+    ))
+
+  it('use offcuts of their material and thickness before anything is bought', () => {
+    const { input, model } = design(railOf(threeMallets()))
+    const rail = model!.boards[0]!
+    const offcut = (more: object) => filledRow('offcuts', { id: 'o', name: 'Left over', material: rail.material, thickness: rail.thickness, length: 700, width: 200, ...more }) // prettier-ignore
+    const bought = (more: object): number => {
+      const shop = { ...input.shop, offcuts: [offcut(more)] } as Shop
+      const [job] = jobsOf(shop, [{ id: 'h', model: model! }])
+      return plan(job!.instance).bought
+    }
+    expect(bought({})).toBe(0)
+    expect(bought({ thickness: rail.thickness + 2 })).toBeGreaterThan(0)
+    expect(bought({ material: 'white oak' })).toBeGreaterThan(0)
+    expect(bought({ form: 'rod' })).toBeGreaterThan(0)
+  })
+})
+
+describe('the cuts of a sheet', () => {
+  it('go from edge to edge through no piece, and free every piece on all sides', () => {
+    for (const seed of [2, 4, 5, 6, 9, 11]) {
+      const { instance } = panels(seed)
+      const read = readInstance(JSON.stringify(instance))
+      if (!read.ok) throw new Error('no instance')
+      const { placements } = plan(read.instance)
+      const keys = [...new Set(placements.map((p) => `${p.stockId} ${p.stockIndex}`))]
+      for (const key of keys) {
+        const placed = placements.filter((p) => `${p.stockId} ${p.stockIndex}` === key)
+        const stock = read.instance.stock.find((s) => s.id === placed[0]!.stockId)!
+        const cuts = cutsOf(stock.length, stock.width, placed)
+        expect(cuts.map((c) => c.number)).toEqual(cuts.map((_, i) => i + 1))
+        for (const cut of cuts) {
+          expect(cut.fence).toBeGreaterThan(0)
+          const cross = cut.direction === 'cross'
+          for (const p of placed) {
+            const inside = cross
+              ? cut.from.x > p.x + 1e-5 && cut.from.x < p.x + p.length - 1e-5 && cut.from.y < p.y + p.width - 1e-5 && cut.to.y > p.y + 1e-5 // prettier-ignore
+              : cut.from.y > p.y + 1e-5 && cut.from.y < p.y + p.width - 1e-5 && cut.from.x < p.x + p.length - 1e-5 && cut.to.x > p.x + 1e-5 // prettier-ignore
+            expect(inside).toBe(false)
+          }
+        }
+        for (const p of placed) {
+          const right = p.x + p.length
+          const top = p.y + p.width
+          const crossed = cuts.some((c) => c.direction === 'cross' && Math.abs(c.from.x - right) < 1e-5 && c.from.y < top && c.to.y > p.y) // prettier-ignore
+          const ripped = cuts.some((c) => c.direction === 'rip' && Math.abs(c.from.y - top) < 1e-5 && c.from.x < right && c.to.x > p.x) // prettier-ignore
+          expect(crossed || Math.abs(stock.length - right) < 1e-5).toBe(true)
+          expect(ripped || Math.abs(stock.width - top) < 1e-5).toBe(true)
+        }
+      }
+    }
+  })
+
+  it('are none for a sheet that is one piece, and are refused where no saw can make them', () => {
+    const piece = { stockId: 's', stockIndex: 0, partId: 'p', rotated: false }
+    expect(cutsOf(100, 50, [{ ...piece, x: 0, y: 0, length: 100, width: 50 }])).toEqual([])
+    const wheel = [
+      { ...piece, x: 0, y: 0, length: 60, width: 40 },
+      { ...piece, x: 60, y: 0, length: 40, width: 60 },
+      { ...piece, x: 40, y: 60, length: 60, width: 40 },
+      { ...piece, x: 0, y: 40, length: 40, width: 60 },
+    ]
+    expect(() => cutsOf(100, 100, wheel)).toThrow('edge to edge')
+  })
+})

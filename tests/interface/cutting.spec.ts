@@ -1,0 +1,32 @@
+import { expect, test } from './fixtures'
+import { shopFor, threeMallets } from './shop'
+
+test('the pieces of the holders are laid out on their stock, and change with what is cut together', async ({
+  page,
+  service,
+}) => {
+  const { id, send } = await shopFor(page, service, { tools: threeMallets(), rail: {} })
+  const seats = threeMallets().map((t, i) => ({ id: `s${i}`, tool: `${id}-${t.id}`, turn: 0 }))
+  await send('POST', '/api/holders', {
+    id: `${id}-rods`,
+    shop: id,
+    name: 'Rods',
+    form: 'twin-rail',
+    seats,
+    choices: {},
+  })
+  await page.goto('/')
+  await page.getByRole('link', { name: 'Cutting' }).click()
+  const pine = page.getByTestId('job').filter({ hasText: 'Pine board 18' })
+  await expect(pine).toContainText('1 board; it can’t be done with less')
+  await expect(pine.getByRole('img')).toHaveAttribute('aria-label', /^Pine board 18, 1: 5 pieces, \d+ cuts$/)
+  await expect(page.getByTestId('job').filter({ hasText: 'rod 16' })).toContainText('it can’t be done with less')
+  await pine.getByText('cuts in order').click()
+  await expect(pine.getByRole('listitem').first()).toContainText(/(fence|stop) at/)
+
+  await page.getByLabel('Rods').uncheck()
+  await expect(pine.getByRole('img')).toHaveAttribute('aria-label', /: 2 pieces,/)
+  await expect(page.getByTestId('job')).toHaveCount(1)
+  await page.getByLabel('Rail').uncheck()
+  await expect(page.getByTestId('job')).toHaveCount(0)
+})
