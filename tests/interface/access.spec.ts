@@ -22,6 +22,7 @@ for (const theme of ['paper', 'dim']) {
       '/tools/import',
       '/tools/stocktaking',
       '/holders',
+      '/cutting',
       shop.rail,
       `${shop.rail}/bench`,
       '/shop',
@@ -97,6 +98,7 @@ test('a phone scrolls one way only', async ({ page, service }) => {
       '/shop',
       '/shop/new',
       '/holders',
+      '/cutting',
       shop.rail,
       `${shop.rail}/bench`,
     ]) {
