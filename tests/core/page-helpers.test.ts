@@ -5,6 +5,7 @@ import { allKinds } from '#core/footprint/kinds'
 import { placeLabels } from '../../app/composables/cardLabels'
 import { differences } from '../../app/composables/differences'
 import { dimensionAt, drawnDimension } from '../../app/composables/dimensionLines'
+import { frontBoxOf, layScene } from '../../app/composables/drawingScene'
 import { fileName } from '../../app/composables/download'
 import { textParts } from '../../app/composables/fractions'
 import { seatMarks } from '../../app/composables/seatMarks'
@@ -195,5 +196,37 @@ describe('the tray', () => {
     expect(before).toHaveLength(2)
     expect(keepRows(before, rows([...all])).map((r, k) => r === before[k])).toEqual([true, true])
     expect(keepRows(before, rows([all[1]!, all[2]!]))[0]).not.toBe(before[0])
+  })
+})
+
+describe('the views on the screen', () => {
+  const hung = design(railOf(threeMallets(), { hung: 'strip', backHeight: 220 }))
+  const views = holderViews(hung.model!, hung.input.tools, hung.input.shop)
+  const size = { width: 760, height: 520 }
+  const box = frontBoxOf(views)
+  const scene = layScene(views, box, size, 1, { x: 0, y: 0 })!
+
+  it('are to one scale, within the room there is, none over another', () => {
+    const at = (name: string) => scene.placed.find((p) => p.view.name === name)!
+    const [top, front, side] = [at('top'), at('front'), at('side')]
+    expect(top.oy - top.view.bounds.minY * scene.s).toBeLessThan(front.oy - box!.maxY * scene.s)
+    expect(front.ox + front.view.bounds.maxX * scene.s).toBeLessThan(side.ox + side.view.bounds.minX * scene.s)
+    expect(side.ox + side.view.bounds.maxX * scene.s).toBeLessThan(size.width)
+    expect(front.oy - box!.minY * scene.s).toBeLessThan(size.height)
+    expect(front.oy).toBe(side.oy)
+  })
+
+  it('grow with the zoom and go where they are dragged', () => {
+    const nearer = layScene(views, box, size, 2, { x: 10, y: 20 })!
+    expect(nearer.s).toBeCloseTo(2 * scene.s)
+    const dragged = layScene(views, box, size, 1, { x: 10, y: 20 })!
+    expect(dragged.placed[0]!.ox - scene.placed[0]!.ox).toBe(10)
+    expect(dragged.placed[1]!.oy - scene.placed[1]!.oy).toBe(20)
+  })
+
+  it('cut long handles short below, and long grips above', () => {
+    const front = views.find((v) => v.name === 'front')!
+    expect(box!.minY).toBeGreaterThan(front.bounds.minY)
+    expect(layScene([], undefined, size, 1, { x: 0, y: 0 })).toBeNull()
   })
 })

@@ -5,6 +5,7 @@ import { holderViews } from '#core/drawing/views'
 import type { Dimension, View } from '#core/drawing/view'
 import { svgPath } from '#core/geometry/svg-path'
 import { dimensionAt, drawnDimension, type DimensionPlace } from '~/composables/dimensionLines'
+import { frontBoxOf, layScene, LEFT } from '~/composables/drawingScene'
 import { useFormat } from '~/composables/useFormat'
 import { seatMarks } from '~/composables/seatMarks'
 import { useKeys } from '~/composables/useKeys'
@@ -20,20 +21,6 @@ const emit = defineEmits<{ figure: [id: string | null]; seat: [id: string] }>()
 
 const { format, length, bare } = useFormat()
 
-/** Room for dimensions and titles, px. */
-const LEFT = 66
-const RIGHT = 64
-const TOP = 26
-const BETWEEN = 92
-const BOTTOM = 14
-/** A row of dimensions, px. */
-const ROW = 19
-/** Between the front view and the one from the side, px. */
-const BESIDE = 96
-/** How much of the handles is shown below the front view's boards when all is fitted in, mm. */
-const HANDLES = 70
-/** How much is shown above the front view's boards: heads, and only the start of long handles. mm */
-const HEADS = 150
 /** Further down than any handle, mm. */
 const FAR = 20_000
 /** Room for a line's width round what is cut off at the handles, mm. */
@@ -52,42 +39,8 @@ const views = computed<View[]>(() => {
   return sides ? all : all.filter((v) => v.name !== 'side')
 })
 
-/** What must be seen of the front view: the boards and heads, and only the start of long handles. */
-const frontBox = computed(() => {
-  const front = views.value.find((v) => v.name === 'front')
-  if (!front) return undefined
-  const { bounds, boardBounds } = front
-  const minY = Math.max(bounds.minY, boardBounds.minY - HANDLES)
-  return { ...bounds, minY, maxY: Math.min(bounds.maxY, boardBounds.maxY + HEADS) }
-})
-
-const scene = computed(() => {
-  const [top, front, side] = views.value
-  const low = frontBox.value
-  if (!top || !front || !low) return null
-  const minX = Math.min(top.bounds.minX, front.bounds.minX)
-  const width = Math.max(top.bounds.maxX, front.bounds.maxX) - minX
-  const deep = side ? side.bounds.maxX - side.bounds.minX : 0
-  const beside = side ? BESIDE : 0
-  const tall = top.bounds.maxY - top.bounds.minY + (low.maxY - low.minY)
-  const across = size.value.width - LEFT - RIGHT - beside
-  const below = [front, side].flatMap((v) => v?.dimensions ?? []).filter((d) => d.side === 'bottom')
-  const bottom = BOTTOM + ROW * Math.max(0, ...below.map((d) => d.row + 0.5))
-  const fit = Math.min(across / (width + deep), (size.value.height - TOP - BETWEEN - bottom) / tall)
-  const s = Math.max(0.02, fit) * zoom.value
-  const ox = LEFT + (across - (width + deep) * fit) / 2 - minX * s + pan.value.x
-  const topY = TOP + top.bounds.maxY * s + pan.value.y
-  const frontY = topY - top.bounds.minY * s + BETWEEN + low.maxY * s
-  const sideX = ox + (minX + width) * s + BESIDE - (side?.bounds.minX ?? 0) * s
-  return {
-    s,
-    placed: [
-      { view: top, ox, oy: topY },
-      { view: front, ox, oy: frontY },
-      ...(side ? [{ view: side, ox: sideX, oy: frontY }] : []),
-    ],
-  }
-})
+const frontBox = computed(() => frontBoxOf(views.value))
+const scene = computed(() => layScene(views.value, frontBox.value, size.value, zoom.value, pan.value))
 
 /** Where the first view's origin stands on the screen, px. */
 const origin = () => scene.value && { x: scene.value.placed[0]!.ox, y: scene.value.placed[0]!.oy }
