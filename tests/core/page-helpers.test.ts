@@ -225,8 +225,10 @@ describe('the views on the screen', () => {
   })
 
   it('cut long handles short below, and long grips above', () => {
-    const front = views.find((v) => v.name === 'front')!
-    expect(box!.minY).toBeGreaterThan(front.bounds.minY)
+    const long = holderViews(d.model!, d.input.tools, d.input.shop)
+    const front = long.find((v) => v.name === 'front')!
+    expect(frontBoxOf(long)!.minY).toBe(Math.max(front.bounds.minY, front.boardBounds.minY - 70))
+    expect(frontBoxOf(long)!.minY).toBeGreaterThan(front.bounds.minY)
     expect(layScene([], undefined, size, 1, { x: 0, y: 0 })).toBeNull()
   })
 })
