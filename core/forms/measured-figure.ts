@@ -56,3 +56,13 @@ export function doubtFigure(
   trail.derive(id, `${label} may be out by`, value, doubtRule, terms.map((t) => t.text).join(' + '), { print: 'up' })
   return id
 }
+
+/** Puts a tool's weight on the trail, where it was weighed. @returns the figure's id, whether it is there or not */
+export function massFigure(trail: Trail, tool: Tool): string {
+  const id = `mass:${tool.id}`
+  if (tool.mass !== null) {
+    const origin = { kind: 'measurement', tool: tool.id, field: 'mass' } as const
+    trail.given(id, `${tool.name}: weight`, tool.mass, origin, { quantity: 'mass' })
+  }
+  return id
+}

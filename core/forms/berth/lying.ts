@@ -6,7 +6,7 @@ import type { SeatOrder } from '../../model/holder'
 import type { Place } from '../../model/model'
 import type { Trail } from '../../working/trail'
 import type { PlanInput, Refusal } from '../form'
-import { measuredFigure } from '../measured-figure'
+import { massFigure, measuredFigure } from '../measured-figure'
 import { seatTool } from '../seat-tool'
 import type { Spot } from '../spread'
 import { halfRule, outRule } from './rules'
@@ -46,7 +46,7 @@ export interface Lying extends Spot {
   out: number
   /** from its back edge, its middle and its underside to its own origin, as it lies */
   origin: Place
-  ids: Record<'left' | 'right' | 'out', string> & Partial<Record<'mass', string>>
+  ids: Record<'left' | 'right' | 'out' | 'mass', string>
 }
 
 /** Works out what each seat asks of the shelf. Seats whose tool is gone, unmeasured or lies on no shelf are left out and named. */
@@ -63,9 +63,7 @@ export function lying(input: PlanInput, trail: Trail): { lying: Lying[]; refusal
     const place = found.length + 1
     const half = measuredFigure(trail, order, tool, 'half', `Half the width of ${place}`, e.half, halfRule)
     const out = measuredFigure(trail, order, tool, 'out', `Reach of ${place}`, e.out, outRule)
-    const mass = `mass:${tool.id}`
-    if (tool.mass !== null)
-      trail.given(mass, `${tool.name}: weight`, tool.mass, { kind: 'measurement', tool: tool.id, field: 'mass' }, { quantity: 'mass' }) // prettier-ignore
+    const mass = massFigure(trail, tool)
     found.push({
       seat: order.id,
       order,
@@ -75,7 +73,7 @@ export function lying(input: PlanInput, trail: Trail): { lying: Lying[]; refusal
       right: e.half.value,
       out: e.out.value,
       origin: originOf(tool, order.turn),
-      ids: { left: half, right: half, out, ...(tool.mass === null ? {} : { mass }) },
+      ids: { left: half, right: half, out, mass },
     })
   }
   return { lying: found, refusals }

@@ -141,5 +141,5 @@ const seat = (l: Lying, x: number, y: number): Seat => ({
   sharp: l.tool.options.delicate === 'edge',
   mass: l.tool.mass,
   reach: `{thickness:back} + {headClearance} + {${l.ids.out}}`,
-  figures: l.ids as Record<string, string>,
+  figures: l.ids,
 })

@@ -2,7 +2,7 @@ import type { Measured, NeckEnvelope } from '../../footprint/kind'
 import type { Tool } from '../../footprint/tool'
 import type { SeatOrder } from '../../model/holder'
 import type { Trail } from '../../working/trail'
-import { doubtFigure, measuredFigure } from '../measured-figure'
+import { doubtFigure, massFigure, measuredFigure } from '../measured-figure'
 import type { PlanInput, Refusal } from '../form'
 import type { Along } from './layout'
 import { seatTool } from '../seat-tool'
@@ -76,16 +76,7 @@ function railSeat(
     rightDoubt: doubtFigure(input, trail, order, tool, 'right', `Right extent of ${place}`, e.right),
     front: put('front', 'Front extent', e.front),
     back: put('back', 'Back extent', e.back),
-    mass: `mass:${tool.id}`,
-  }
-  if (tool.mass !== null) {
-    trail.given(
-      ids.mass,
-      `${tool.name}: weight`,
-      tool.mass,
-      { kind: 'measurement', tool: tool.id, field: 'mass' },
-      { quantity: 'mass' },
-    )
+    mass: massFigure(trail, tool),
   }
   const cut = slotFigures(input, trail, { seat: order, tool, place, neck: e.neckAcross, neckId })
   return {

@@ -7,7 +7,7 @@ import type { Trail } from '../../working/trail'
 import { FIT_SETTING, type Fit } from '../../shop/shop'
 import { optionOf, settingOf } from '../choice-value'
 import type { PlanInput, Refusal } from '../form'
-import { doubtFigure, measuredFigure } from '../measured-figure'
+import { doubtFigure, massFigure, measuredFigure } from '../measured-figure'
 import { seatTool } from '../seat-tool'
 import type { Spot } from '../spread'
 import { choices } from './choices'
@@ -114,9 +114,7 @@ function one(
   const half = e.neck ? e.neck.value / 2 : e.front.value
   const past = e.neck ? `{${put('neckAcross', 'Neck', e.neck)}} / 2` : `{${put('front', 'Front extent', e.front)}}`
   const out = trail.derive(`out:${order.id}`, `Pin ${place} stands out`, arm + half + keep, longRule, `{${armId}} + ${past} + {frontKeep}`, { print: 'up' }) // prettier-ignore
-  const mass = `mass:${tool.id}`
-  if (tool.mass !== null)
-    trail.given(mass, `${tool.name}: weight`, tool.mass, { kind: 'measurement', tool: tool.id, field: 'mass' }, { quantity: 'mass' }) // prettier-ignore
+  const mass = massFigure(trail, tool)
   const sides = { left: put('left', 'Left extent', e.left), right: put('right', 'Right extent', e.right) }
   const base = { seat: order.id, order, tool, place, front: e.front.value, back: e.back.value, arm, out }
   const ids = { mass, arm: armId, out: `out:${order.id}`, front: put('front', 'Front extent', e.front) }

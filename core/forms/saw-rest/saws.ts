@@ -10,7 +10,7 @@ import type { Trail } from '../../working/trail'
 import { optionOf, settingOf } from '../choice-value'
 import { fieldDoubt } from '../doubt'
 import type { PlanInput, Refusal } from '../form'
-import { doubtFigure, measuredFigure } from '../measured-figure'
+import { doubtFigure, massFigure, measuredFigure } from '../measured-figure'
 import { seatTool } from '../seat-tool'
 import type { Spot } from '../spread'
 import { choices } from './choices'
@@ -84,9 +84,7 @@ function saw(input: PlanInput, trail: Trail, order: SeatOrder, tool: Tool, e: Sa
   const neededId = `needed:${order.id}`
   trail.derive(neededId, `Kerf ${place} must be`, needed, neededRule, `{${thick}} + ${doubt.text} + {${fit}}`, { print: 'up' }) // prettier-ignore
   const cut = kerfFor(input, trail, order, place, needed, neededId)
-  const mass = `mass:${tool.id}`
-  if (tool.mass !== null)
-    trail.given(mass, `${tool.name}: weight`, tool.mass, { kind: 'measurement', tool: tool.id, field: 'mass' }, { quantity: 'mass' }) // prettier-ignore
+  const mass = massFigure(trail, tool)
   return {
     seat: order.id,
     order,

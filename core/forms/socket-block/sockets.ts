@@ -9,7 +9,7 @@ import type { Trail } from '../../working/trail'
 import { holeOf } from '../bit-hole'
 import { optionOf, settingOf } from '../choice-value'
 import type { PlanInput, Refusal } from '../form'
-import { doubtFigure, measuredFigure } from '../measured-figure'
+import { doubtFigure, massFigure, measuredFigure } from '../measured-figure'
 import { seatTool } from '../seat-tool'
 import { choices } from './choices'
 import { depthRule, extentRule, leastDepthRule, oneBoreRule, wantedDepthRule } from './rules'
@@ -89,9 +89,7 @@ function stand(input: PlanInput, trail: Trail, order: SeatOrder, place: number):
     `{${across}} + {${doubt}} + {${fit}}`,
     { print: 'up' },
   )
-  const mass = `mass:${tool.id}`
-  if (tool.mass !== null)
-    trail.given(mass, `${tool.name}: weight`, tool.mass, { kind: 'measurement', tool: tool.id, field: 'mass' }, { quantity: 'mass' }) // prettier-ignore
+  const mass = massFigure(trail, tool)
   return {
     order,
     tool,

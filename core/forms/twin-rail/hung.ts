@@ -3,7 +3,7 @@ import type { Tool } from '../../footprint/tool'
 import type { SeatOrder } from '../../model/holder'
 import type { Trail } from '../../working/trail'
 import type { PlanInput, Refusal } from '../form'
-import { doubtFigure, measuredFigure } from '../measured-figure'
+import { doubtFigure, massFigure, measuredFigure } from '../measured-figure'
 import { seatTool } from '../seat-tool'
 import type { Spot } from '../spread'
 import { extentRule, straddleRule } from './rules'
@@ -51,9 +51,7 @@ function one(input: PlanInput, trail: Trail, order: SeatOrder, tool: Tool, e: Ne
     `{${front}} + {${back}} − {${frontDoubt}} − {${backDoubt}}`,
     { print: 'down' },
   )
-  const mass = `mass:${tool.id}`
-  if (tool.mass !== null)
-    trail.given(mass, `${tool.name}: weight`, tool.mass, { kind: 'measurement', tool: tool.id, field: 'mass' }, { quantity: 'mass' }) // prettier-ignore
+  const mass = massFigure(trail, tool)
   return {
     seat: order.id,
     order,
