@@ -4,7 +4,7 @@ import { without, type FullSheet } from './full-sheets'
 import type { Problem } from './sheets'
 
 /** How many pairs of blocks are looked at for one sheet. */
-const PAIRS = 250_000
+const PAIRS = 1_000_000
 
 /**
  * Fills one sheet after the other to the brim, each from what the ones before it left, as long as that goes.
@@ -27,7 +27,8 @@ export function peel(problem: Problem, slack: number, limit: number, random: Ran
     const { full } = buildUp(open, each, PAIRS, over, eager)
     const best = full
       .filter((f) => cost + problem.sheets[f.sheet]!.cost <= limit)
-      .map((f): [number, FullSheet] => [(f.waste + 0.001 * largest) * (0.4 + random()), f])
+      // large pieces first: small ones find a place later
+      .map((f): [number, FullSheet] => [(f.waste + 0.0002 * largest * piecesIn(f)) * (0.4 + random()), f])
       .sort((a, b) => a[0] - b[0])[0]
     if (!best) return peeled
     peeled.push(best[1])
@@ -35,3 +36,6 @@ export function peel(problem: Problem, slack: number, limit: number, random: Ran
     cost += problem.sheets[best[1].sheet]!.cost
   }
 }
+
+/** How many pieces are in a full sheet. */
+const piecesIn = (full: FullSheet): number => full.built.counts.reduce((sum, n) => sum + n, 0)

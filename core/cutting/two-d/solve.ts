@@ -24,7 +24,7 @@ const SLACKS = [0, 0.01, 0.03, 0.1, 0.3, 1]
 const ENOUGH = 1500
 
 /** How many pairs of blocks are looked at for each share. */
-const PAIRS = 400_000
+const PAIRS = 2_000_000
 
 const area = (problem: Problem, pieces: readonly number[]): number =>
   pieces.reduce((sum, p) => sum + problem.shapes[problem.pieces[p]!]!.area, 0)
@@ -97,7 +97,7 @@ class FullSheets {
     const drawn =
       grown && solver
         ? chooseFull(this.problem, full, solver, this.means.secondsLeft())
-        : random() < 0.5
+        : random() < 0.75
           ? peel(this.problem, this.slack, limit, random, over)
           : drawFull(this.problem, full, limit, random)
     const { rest, pieceOf, taken } = without(this.problem, drawn)
