@@ -22,7 +22,7 @@ function holeOf(opening: Opening): [number, number][] {
 }
 
 /** Where a board's own axes stand in the holder: length, width, and depth from the face its openings are made from. */
-export function boardMatrix({ placement: { lies, at } }: Board): Matrix {
+function boardMatrix({ placement: { lies, at } }: Board): Matrix {
   const origin = [at.x, at.y, at.z] as const
   if (lies === 'flat') return matrix([1, 0, 0], [0, 1, 0], [0, 0, -1], origin)
   if (lies === 'upright') return matrix([1, 0, 0], [0, 0, 1], [0, 1, 0], origin)

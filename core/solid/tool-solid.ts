@@ -47,7 +47,7 @@ function bodySolid({ Manifold, CrossSection }: Kernel, body: Body): Solid {
 }
 
 /** A tool by its own axes: its bodies as one solid, with typical figures where none are measured. Null when it has none. */
-export function toolSolid(kernel: Kernel, tool: Tool): Solid | null {
+function toolSolid(kernel: Kernel, tool: Tool): Solid | null {
   const bodies = kindOf(tool.kind)?.bodies(tool) ?? []
   const solids = (hole: boolean): Solid[] =>
     bodies.filter((b) => (b.part === 'hole') === hole).map((b) => bodySolid(kernel, b))

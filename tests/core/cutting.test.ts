@@ -6,7 +6,10 @@ import { fillBest } from '#core/cutting/one-d/knapsack'
 import { randomFrom } from '#core/cutting/random'
 import { readInstance } from '#core/cutting/read-instance'
 import { cutting } from '#core/cutting/solve'
+import { piecesIn } from '#core/cutting/two-d/blocks'
 import { leastBought } from '#core/cutting/two-d/bound'
+import { buildUp } from '#core/cutting/two-d/build-up'
+import { demand } from '#core/cutting/two-d/full-sheets'
 import { pose } from '#core/cutting/two-d/problem'
 import { faults, type Asked } from './cut-checker'
 import { lengths, panels, type Known } from './cut-instances'
@@ -131,6 +134,28 @@ describe('a plan of cutting', () => {
     const area = parts.reduce((sum, p) => sum + p.length * p.width, 0)
     const kept = Math.max((2440 - right) * 1220, (1220 - top) * 2440)
     expect(kept / (2440 * 1220 - area)).toBeGreaterThan(0.85)
+  })
+
+  it('counts hundreds of like pieces', { timeout: 60_000 }, () => {
+    const asked: Asked = {
+      kind: '2d',
+      kerf: 0,
+      stock: [{ id: 'sheet', length: 1000, width: 1000, isOffcut: false }],
+      parts: [
+        { id: 'tile', length: 50, width: 50, count: 780, canRotate: true },
+        { id: 'slip', length: 50, width: 25, count: 40 },
+      ],
+    }
+    const plan = cut(asked, 2)
+    expect(faults(asked, plan)).toEqual([])
+    expect(boughtPieces(asked, plan)).toBe(2)
+    const { problem } = pose(instanceOf(asked))
+    expect([...demand(problem)]).toEqual([780, 40])
+    // blocks never hold more of a shape than there is
+    const { full } = buildUp(problem, 0, 200_000, () => false)
+    for (const { built } of full) expect(built.counts.every((n, i) => n <= demand(problem)[i]!)).toBe(true)
+    for (const { built } of full)
+      expect(piecesIn(built.block, 0, 0, false)).toHaveLength(built.counts.reduce((a, b) => a + b, 0))
   })
 
   it('takes nothing at all, and a single piece', () => {

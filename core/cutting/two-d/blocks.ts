@@ -1,6 +1,6 @@
 import { SAME } from '../instance'
 import { below, type Random } from '../random'
-import type { Problem, Shape } from './sheets'
+import { goesInto, type Problem, type Shape } from './sheets'
 
 /** Two blocks joined side by side along an axis, or a piece. What a block contains is placed from its lower left. */
 export type Block = Shape & { readonly made: { readonly piece: number } | Joined }
@@ -24,6 +24,9 @@ interface Side {
   /** The axis along which it is joined there: across this side. */
   readonly axis: 0 | 1
 }
+
+/** What a side that is not the next in size costs at most, as waste: 0 to 1. */
+const FARTHER = 0.004
 
 /** How many sides next in size are looked at for each. */
 const NEXT = 6
@@ -88,9 +91,9 @@ function bestJoin(
         const across = b.size
         const [l, w] = axis === 0 ? [along, across] : [across, along]
         const turns = narrow.turns && wide.turns
-        if (!fitsAny(problem, l, w, turns)) continue
+        if (!problem.sheets.some((s) => goesInto(s, l, w, turns))) continue
         const waste = (gap * alongA) / (l * w)
-        const key = waste + random() * 0.004 * (j - i)
+        const key = waste + random() * FARTHER * (j - i)
         if (key >= bestKey) continue
         bestKey = key
         const parts: [Placed, Placed] = [
@@ -103,9 +106,6 @@ function bestJoin(
   }
   return best
 }
-
-const fitsAny = (problem: Problem, l: number, w: number, turns: boolean): boolean =>
-  problem.sheets.some((s) => (l <= s.l + SAME && w <= s.w + SAME) || (turns && w <= s.l + SAME && l <= s.w + SAME))
 
 /** The blocks as a problem of their own: each is a piece of its own shape. */
 export const problemOf = (problem: Problem, blocks: readonly Block[]): Problem => ({
@@ -136,5 +136,5 @@ export function piecesIn(block: Block, x: number, y: number, turned: boolean): L
   ]
 }
 
-/** Whether `share` of the joins at most are made, drawn at random: all of them half of the time. */
+/** What part of all joins is made at most, drawn at random: all of them half of the time. 0 to 1 */
 export const randomShare = (random: Random): number => (below(random, 2) === 0 ? 1 : random())

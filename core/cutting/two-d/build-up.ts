@@ -1,11 +1,12 @@
+import TinyQueue from 'tinyqueue'
 import { SAME } from '../instance'
 import type { Block } from './blocks'
-import type { Problem } from './sheets'
+import { goesInto, type Problem } from './sheets'
 
 /** A block of which only the shapes are settled, not which piece of a shape: its `piece` is the index of a shape. */
 export interface Built {
   readonly block: Block
-  readonly counts: Uint8Array
+  readonly counts: Uint16Array
   /** Area of the block that no piece takes, mm². */
   readonly waste: number
 }
@@ -33,9 +34,9 @@ interface Waiting extends Built {
 }
 
 class Builder {
-  private readonly demand: Uint8Array
+  private readonly demand: Uint16Array
   private readonly seen = new Set<string>()
-  private readonly heap: Waiting[] = []
+  private readonly waiting = new TinyQueue<Waiting>([], (a, b) => a.key - b.key)
   /** Blocks by the side they can be joined on, for each axis: [size, built, turned], in order of size. */
   private readonly rows: [Entry[], Entry[]] = [[], []]
   private pairs = 0
@@ -48,7 +49,7 @@ class Builder {
     private readonly slack: number,
     private readonly eager: number,
   ) {
-    this.demand = new Uint8Array(problem.shapes.length)
+    this.demand = new Uint16Array(problem.shapes.length)
     for (const shape of problem.pieces) this.demand[shape]!++
     this.largest = Math.max(...problem.sheets.map((s) => s.area))
     this.reach = slack / Math.min(...problem.shapes.map((s) => Math.min(s.l, s.w)))
@@ -57,15 +58,15 @@ class Builder {
   run(most: number, over: () => boolean): BuildUp {
     this.problem.shapes.forEach((shape, i) => {
       if (this.demand[i] === 0) return
-      const counts = new Uint8Array(this.demand.length)
+      const counts = new Uint16Array(this.demand.length)
       counts[i] = 1
       this.offer({ block: { ...shape, made: { piece: i } }, counts, waste: 0 })
     })
-    while (this.heap.length > 0 && this.pairs < most) {
+    while (this.waiting.length > 0 && this.pairs < most) {
       if (over()) break
-      this.join(this.pop())
+      this.join(this.waiting.pop()!)
     }
-    return { full: this.full, complete: this.heap.length === 0 }
+    return { full: this.full, complete: this.waiting.length === 0 }
   }
 
   private offer(built: Built): void {
@@ -74,13 +75,11 @@ class Builder {
     if (this.seen.has(name)) return
     this.seen.add(name)
     this.problem.sheets.forEach((s, sheet) => {
-      const fits =
-        (block.l <= s.l + SAME && block.w <= s.w + SAME) ||
-        (block.turns && block.w <= s.l + SAME && block.l <= s.w + SAME)
+      const fits = goesInto(s, block.l, block.w, block.turns)
       const over = s.area - block.area + waste
       if (fits && over <= this.slack + 1) this.full.push({ sheet, built, waste: over })
     })
-    this.push({ ...built, key: waste / block.area - this.eager * (block.area / this.largest) })
+    this.waiting.push({ ...built, key: waste / block.area - this.eager * (block.area / this.largest) })
   }
 
   private join(built: Built): void {
@@ -118,13 +117,8 @@ class Builder {
     const l = axis === 0 ? along : across
     const w = axis === 0 ? across : along
     const turns = a.built.block.turns && b.built.block.turns
-    if (
-      !this.problem.sheets.some(
-        (s) => (l <= s.l + SAME && w <= s.w + SAME) || (turns && w <= s.l + SAME && l <= s.w + SAME),
-      )
-    )
-      return
-    const counts = new Uint8Array(this.demand.length)
+    if (!this.problem.sheets.some((s) => goesInto(s, l, w, turns))) return
+    const counts = new Uint16Array(this.demand.length)
     for (let i = 0; i < counts.length; i++) {
       counts[i] = a.built.counts[i]! + b.built.counts[i]!
       if (counts[i]! > this.demand[i]!) return
@@ -134,36 +128,6 @@ class Builder {
       { block: b.built.block, turned: b.turned },
     ] as const
     this.offer({ block: { l, w, area: l * w, turns, made: { axis, parts } }, counts, waste })
-  }
-
-  private push(item: Waiting): void {
-    const { heap } = this
-    let i = heap.push(item) - 1
-    while (i > 0) {
-      const up = (i - 1) >> 1
-      if (heap[up]!.key <= item.key) break
-      heap[i] = heap[up]!
-      i = up
-    }
-    heap[i] = item
-  }
-
-  private pop(): Waiting {
-    const { heap } = this
-    const top = heap[0]!
-    const last = heap.pop()!
-    if (heap.length === 0) return top
-    let i = 0
-    for (;;) {
-      let kid = 2 * i + 1
-      if (kid >= heap.length) break
-      if (kid + 1 < heap.length && heap[kid + 1]!.key < heap[kid]!.key) kid++
-      if (heap[kid]!.key >= last.key) break
-      heap[i] = heap[kid]!
-      i = kid
-    }
-    heap[i] = last
-    return top
   }
 }
 

@@ -8,7 +8,7 @@ const NODES = 50
 
 export type FullSheet = BuildUp['full'][number]
 
-const fits = (full: FullSheet, left: Uint8Array, stock: readonly number[]): boolean =>
+const fits = (full: FullSheet, left: Uint16Array, stock: readonly number[]): boolean =>
   stock[full.sheet]! > 0 && full.built.counts.every((n, i) => n <= left[i]!)
 
 /** Some of the full sheets which together use no piece twice: drawn at random, the less wasteful the likelier. */
@@ -31,8 +31,9 @@ export function drawFull(problem: Problem, full: readonly FullSheet[], limit: nu
   return drawn
 }
 
-export function demand(problem: Problem): Uint8Array {
-  const counts = new Uint8Array(problem.shapes.length)
+/** How many pieces there are of each shape. */
+export function demand(problem: Problem): Uint16Array {
+  const counts = new Uint16Array(problem.shapes.length)
   for (const p of problem.pieces) counts[p]!++
   return counts
 }

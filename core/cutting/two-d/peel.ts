@@ -3,6 +3,9 @@ import { buildUp } from './build-up'
 import { without, type FullSheet } from './full-sheets'
 import type { Problem } from './sheets'
 
+/** What each further piece in a sheet weighs against it, as waste: a part of the largest sheet's area. */
+const MANY = 0.0002
+
 /** How many pairs of blocks are looked at for one sheet. */
 const PAIRS = 1_000_000
 
@@ -28,7 +31,7 @@ export function peel(problem: Problem, slack: number, limit: number, random: Ran
     const best = full
       .filter((f) => cost + problem.sheets[f.sheet]!.cost <= limit)
       // large pieces first: small ones find a place later
-      .map((f): [number, FullSheet] => [(f.waste + 0.0002 * largest * piecesIn(f)) * (0.4 + random()), f])
+      .map((f): [number, FullSheet] => [(f.waste + MANY * largest * piecesIn(f)) * (0.4 + random()), f])
       .sort((a, b) => a[0] - b[0])[0]
     if (!best) return peeled
     peeled.push(best[1])

@@ -1,5 +1,5 @@
 import { SAME, piecesOf, type CutInstance } from '../instance'
-import type { Problem, Shape, Sheet } from './sheets'
+import { goesInto, type Problem, type Shape, type Sheet } from './sheets'
 
 /** An instance as the search takes it, and what of it fits no piece of stock at all. */
 export interface Posed {
@@ -10,9 +10,8 @@ export interface Posed {
   readonly tooLarge: readonly number[]
 }
 
-export const holds = (sheet: Sheet, shape: Shape): boolean =>
-  (shape.l <= sheet.l + SAME && shape.w <= sheet.w + SAME) ||
-  (shape.turns && shape.w <= sheet.l + SAME && shape.l <= sheet.w + SAME)
+/** Whether a sheet holds a shape, turned where it may be. */
+export const holds = (sheet: Sheet, { l, w, turns }: Shape): boolean => goesInto(sheet, l, w, turns)
 
 /** Adds a kerf to the length and width of parts and of stock, and puts parts of the same size together. */
 export function pose(instance: CutInstance): Posed {

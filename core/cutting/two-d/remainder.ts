@@ -9,7 +9,7 @@ const TRIES = 5
 const STEPS = 1500
 
 /** The part of a sheet that stays in one piece beyond what is cut, along its length or its width, mm². */
-export function remainderOf(problem: Problem, laid: Laid): number {
+function remainderOf(problem: Problem, laid: Laid): number {
   const sheet = problem.sheets[laid.sheet]!
   let [l, w] = [0, 0]
   for (const { piece, x, y, turned } of laid.lying) {

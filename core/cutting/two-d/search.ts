@@ -14,7 +14,7 @@ const areaLeft = (problem: Problem, state: State): number => {
   return sum
 }
 
-export const nothingPlaced = (problem: Problem): State => ({
+const nothingPlaced = (problem: Problem): State => ({
   bins: [],
   left: problem.pieces.map((_, i) => i),
   cost: 0,

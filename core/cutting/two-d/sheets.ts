@@ -1,3 +1,4 @@
+import { SAME } from '../instance'
 import { copyTree, gatherWaste, leaf, type Node } from './tree'
 
 /** A part as the search knows it: a kerf is added on both axes, so that neighbours just touch. */
@@ -54,5 +55,6 @@ export function lookForWaste(bin: Bin): void {
 
 export const isEmpty = (bin: Bin): boolean => bin.root.kids === null && bin.root.piece < 0
 
-export const costOf = (problem: Problem, bins: readonly Bin[]): number =>
-  bins.reduce((sum, bin) => sum + problem.sheets[bin.sheet]!.cost, 0)
+/** Whether something l x w goes into a sheet, turned by 90 degrees too where it may be; mm. */
+export const goesInto = (sheet: Sheet, l: number, w: number, turns: boolean): boolean =>
+  (l <= sheet.l + SAME && w <= sheet.w + SAME) || (turns && w <= sheet.l + SAME && l <= sheet.w + SAME)

@@ -22,7 +22,7 @@ export const leaf = (l: number, w: number, piece: number, up: Node | null): Node
   up,
 })
 
-export const isWaste = (node: Node): boolean => node.kids === null && node.piece < 0
+const isWaste = (node: Node): boolean => node.kids === null && node.piece < 0
 
 export function copyTree(node: Node, up: Node | null = null): Node {
   const copy: Node = { l: node.l, w: node.w, axis: node.axis, kids: null, piece: node.piece, up }
