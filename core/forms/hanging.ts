@@ -62,7 +62,7 @@ export function hang(plan: Plan, input: PlanInput): Plan {
     })
   const strip = { ...upright('strip', 'Strip', 'strip', z[1] - long, long, 'stripLong'), bevel: { edge: 'lower' as const, tilt } } // prettier-ignore
   const pieces = foot > 1 ? [strip, upright('foot', 'Foot', 'foot', z[0], foot, 'foot')] : [strip]
-  return { ...plan, model: { ...further(model, t), boards: [...further(model, t).boards, ...pieces], joints: joints(model, pieces) } } // prettier-ignore
+  return { ...plan, model: { ...further(model, t), boards: [...further(model, t).boards, ...pieces], joints: joints(model, back.id, pieces) } } // prettier-ignore
 }
 
 /** A model with everything so much further out from the wall, mm. */
@@ -75,13 +75,13 @@ const further = (model: PlannedModel, out: number): PlannedModel => ({
 })
 
 /** Strip and foot come last: they cover the screws from behind. */
-const joints = (model: PlannedModel, pieces: readonly Board[]): PlannedModel['joints'] => {
+const joints = (model: PlannedModel, back: string, pieces: readonly Board[]): PlannedModel['joints'] => {
   const last = Math.max(0, ...model.joints.map((j) => j.order))
   return [
     ...model.joints,
     ...pieces.map((p, i) => ({
       order: last + 1 + i,
-      parts: ['back', p.id] as [string, string],
+      parts: [back, p.id] as [string, string],
       fixing:
         p.role === 'strip'
           ? 'Last, for it covers screws: glue, and screws from behind, the bevel down and its sharp edge next to the wall'

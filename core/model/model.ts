@@ -69,7 +69,10 @@ export interface Opening {
   opensTo: 'front' | null
   /** mm, or null for one that goes through */
   depth: number | null
-  /** how far its axis leans up out of the board, degrees; nought for one square to the face */
+  /**
+   * how far its axis leans up on its way through the board, degrees; nought for one square to the face. A slanted one
+   * goes through, and its centre is where it leaves the far face
+   */
   slant: number
   /** diameter of a small hole through the floor of a blind one, by which dust falls out; null for none. mm */
   dust: number | null
@@ -107,7 +110,7 @@ export interface Board {
 /** What meets what, fixed how, and in which order. */
 export interface Joint {
   order: number
-  /** ids of boards */
+  /** ids of boards or rods */
   parts: [string, string]
   fixing: string
 }

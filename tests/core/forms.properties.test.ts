@@ -70,6 +70,17 @@ describe.each(allForms.map((form) => [form.name, form] as const))('any %s', { ti
       }
     }))
 
+  it('joins every part to another, by parts that are there, each in its turn', () =>
+    each((d) => {
+      if (!d.model || d.model.boards.length + d.model.rods.length < 2) return
+      const ids = [...d.model.boards, ...d.model.rods].map((p) => p.id)
+      expect(new Set(ids).size).toBe(ids.length)
+      for (const joint of d.model.joints) for (const id of joint.parts) expect(ids).toContain(id)
+      for (const id of ids) expect(d.model.joints.some((j) => j.parts.includes(id))).toBe(true)
+      const orders = d.model.joints.map((j) => j.order)
+      expect(new Set(orders).size).toBe(orders.length)
+    }))
+
   it('keeps every opening inside its board, and apart from the others', () =>
     each((d) => {
       for (const board of d.model?.boards ?? []) {
