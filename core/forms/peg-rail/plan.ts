@@ -17,6 +17,7 @@ import { heightRule, leftPinRule, lineRule, pinLengthRule, railRule } from './ru
 /** One pin: which seat it carries, and where along the rail; mm. */
 interface Pin {
   id: string
+  name: string
   hung: Hung
   x: number
   figure: string
@@ -107,7 +108,7 @@ export function planPegRail(input: PlanInput): Plan {
   const inset = (d / 2) * Math.sin(lean)
   const rod = (p: Pin): Rod => ({
     id: `pin-${p.id}`,
-    name: `Pin ${p.id}`,
+    name: p.name,
     role: 'pin',
     material: stocks.rod.material,
     stock: stocks.rod.id,
@@ -148,13 +149,13 @@ export function planPegRail(input: PlanInput): Plan {
 /** The pin of what hangs on one, or the two of what hangs between them. */
 function pinsOf(trail: Trail, h: Hung, x: number): Pin[] {
   const { order, place, apart } = h
-  if (apart === null) return [{ id: order.id, hung: h, x, figure: `x:${order.id}` }]
+  if (apart === null) return [{ id: order.id, name: `Pin ${place}`, hung: h, x, figure: `x:${order.id}` }]
   return ([-1, 1] as const).map((side) => {
     const id = `${order.id}-${side < 0 ? 'l' : 'r'}`
     const label = `${side < 0 ? 'Left' : 'Right'} pin ${place} from the datum end`
     const formula = `{x:${order.id}} ${side < 0 ? '−' : '+'} {apart:${order.id}} / 2`
     const at = trail.derive(`x:${id}`, label, x + (side * apart) / 2, leftPinRule, formula)
-    return { id, hung: h, x: at, figure: `x:${id}` }
+    return { id, name: `Pin ${place}, ${side < 0 ? 'left' : 'right'}`, hung: h, x: at, figure: `x:${id}` }
   })
 }
 

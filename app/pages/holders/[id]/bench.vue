@@ -26,21 +26,6 @@ const boards = computed(() =>
 )
 const troubles = computed(() => worked.value?.verdicts.filter((v) => v.level !== 'pass') ?? [])
 const level = computed(() => (worked.value ? worstOf(worked.value.verdicts) : 'pass'))
-const bits = computed(() => {
-  const count = new Map<number, number>()
-  for (const bore of model.value?.boards.flatMap((b) => b.openings).flatMap((o) => o.bores) ?? [])
-    count.set(bore.bit, (count.get(bore.bit) ?? 0) + 1)
-  return [...count].sort(([a], [b]) => b - a)
-})
-/** From here on a bit wants the work clamped and a low speed, mm. */
-const LARGE_BIT = 25
-const hasLarge = computed(() => bits.value.some(([d]) => d >= LARGE_BIT))
-const openings = computed(() => model.value?.boards.flatMap((b) => b.openings) ?? [])
-const sawn = computed(() => openings.value.some((o) => o.bores.length === 0))
-const slotted = computed(() => openings.value.some((o) => o.opensTo !== null))
-const dusty = computed(() => openings.value.find((o) => o.dust !== null))
-const glued = computed(() => model.value?.boards.find((b) => b.layers > 1))
-const filed = computed(() => model.value?.boards.some((b) => b.openings.some((o) => o.bores.length > 1)))
 /** What is done at a mark: the bit that bores there, or how the slot is made without one. */
 function boredAt(mark: Mark): string {
   if (mark.bit !== null) return `${bit(mark.bit)}${mark.depth === null ? '' : `, ${length(mark.depth, 'down')} deep`}`
@@ -139,8 +124,8 @@ const today = new Date().toISOString().slice(0, 10)
               >{{ i === 0 ? '' : i === m.rows.length - 1 ? ' and ' : ', '
               }}<strong><LengthText :text="length(row[0]!.centre.y)" /></strong
             ></template>
-            from the back edge.
-            <template v-if="m.rail.openings.some((o) => o.opensTo !== null)"
+            from the {{ m.rail.placement.lies === 'flat' ? 'back' : 'lower' }} edge.
+            <template v-if="m.rail.openings.some((o) => o.opensTo !== null && o.cut === 'bored')"
               >Saw lines run from the hole’s tangents square to the front edge.</template
             >
           </p>
@@ -179,40 +164,7 @@ const today = new Date().toISOString().slice(0, 10)
           </p>
         </section>
 
-        <section class="notes">
-          <h2>Before you start</h2>
-          <ul>
-            <li v-if="bits.length">
-              {{ slotted ? 'Drill before you saw' : 'Drill' }}:
-              <template v-for="([d, n], i) in bits" :key="d"
-                >{{ i ? ', ' : '' }}{{ n }} with the {{ bit(d) }} bit</template
-              >.
-            </li>
-            <li v-if="glued">
-              {{ glued.name }}: glue {{ glued.layers }} layers up and let them set before you drill; the lines stay on
-              the upper face.
-            </li>
-            <li v-if="openings.some((o) => o.depth !== null)">
-              Set the depth stop from the tip of the bit’s cutting edge, and try it in waste: its point goes deeper.
-            </li>
-            <li v-if="dusty">
-              Dust holes: through the middle of each blind bore’s floor,
-              <LengthText :text="length(dusty.dust!)" /> wide, from above, over waste.
-            </li>
-            <li v-if="hasLarge">Large bits: clamp the work, low speed, a backer under the hole.</li>
-            <li v-if="filed">Two bores: drill both before you file, then file straight from one to the other.</li>
-            <li v-if="sawn">Jigsaw: clamp the board, the line beside the clamp, both hands on the saw.</li>
-            <li>{{ model.joints[0]?.fixing }}; pilot holes first.</li>
-            <li>
-              Fix it to studs or a sound panel, never to drywall alone. Look for cables and pipes above and beside
-              outlets before you drill a wall.
-            </li>
-            <li>
-              The figures are for sound, dry wood. Hang double the weight for a day before you trust it; follow your
-              local codes and the makers’ instructions.
-            </li>
-          </ul>
-        </section>
+        <BenchNotes :model="model" />
       </template>
     </article>
   </div>
@@ -271,10 +223,6 @@ section {
 .marks td:first-child {
   padding-right: 18px;
 }
-.notes ul {
-  padding-left: 18px;
-  margin: 6px 0 0;
-}
 @media print {
   .drawing {
     height: 4.2in;
@@ -284,9 +232,6 @@ section {
   }
   .marks td:first-child {
     font-size: 14pt;
-  }
-  .notes {
-    break-inside: avoid;
   }
 }
 .narrow {
