@@ -6,6 +6,7 @@ import { checkBoardLengths } from './board-length'
 import { checkFingers } from './finger'
 import { checkMeasurements } from './measurements'
 import { refusalVerdicts } from './refusals'
+import { checkPins } from './pins'
 import { checkReach } from './reach'
 import { checkRocking } from './rocking'
 import { checkRods } from './rods'
@@ -22,6 +23,7 @@ const CHECKS: readonly Check[] = [
   checkWebs,
   checkFingers,
   checkRods,
+  checkPins,
   checkRocking,
   checkAcross,
   checkReach,

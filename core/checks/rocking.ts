@@ -1,41 +1,93 @@
 import { rocking } from '../fit/bevel'
-import { toolWeight, weighTogether, woodWeight, type Weight } from '../solid/mass'
+import { densityOf, toolWeight, woodParts } from '../solid/mass'
+import { formatAngle } from '../units/angle'
 import { formatLength } from '../units/format-length'
-import { heldRule, outRule } from './rules'
+import { heldRule, outRule, toolOutRule, woodMassRule, woodOutRule } from './rules'
 import { limitFrom, offer, remedy, TOLERANCE, type Check, type Subject } from './subject'
 import type { Remedy, Verdict } from './verdict'
 
-/** One way in which a holder may be loaded: what it weighs then, and how heavy a hand pulls at the front edge. */
+/** Something that weighs on the strip, kg, so far out from the wall, mm; each with the text of its formula. */
+interface Load {
+  seat: string | null
+  name: string
+  mass: number
+  out: number
+  massText: string
+  outText: string
+}
+
+/** The wood and each tool that was weighed, their figures on the trail. */
+function loadsOf({ model, input, trail }: Subject): Load[] {
+  const parts = woodParts(model).map((p) => {
+    const id = `density:${p.stock}`
+    const density = densityOf(input.shop, p.material)
+    const origin = { kind: 'stock', id: p.stock, key: 'material' } as const
+    trail.given(id, `Density of ${p.material}, kg/m³`, density, origin, { quantity: 'ratio' })
+    return { mass: (p.volume * density) / 1e9, out: p.at.y, text: `${p.volume} × {${id}}` }
+  })
+  const mass = parts.reduce((sum, p) => sum + p.mass, 0)
+  trail.derive('woodMass', 'Weight of the wood', mass, woodMassRule, `(${parts.map((p) => p.text).join(' + ')}) / 1000000000`, { quantity: 'mass' }) // prettier-ignore
+  const out = parts.reduce((sum, p) => sum + p.mass * p.out, 0) / mass
+  const moments = parts.map((p) => `${p.text} × ${p.out}`).join(' + ')
+  trail.derive(
+    'woodOut',
+    'Middle of the wood from the wall',
+    out,
+    woodOutRule,
+    `(${moments}) / 1000000000 / {woodMass}`,
+  )
+  const wood: Load = { seat: null, name: 'the wood', mass, out, massText: '{woodMass}', outText: '{woodOut}' }
+  const tools = model.seats.flatMap((seat): Load[] => {
+    const weight = toolWeight(seat, input.tools.get(seat.tool))
+    if (!weight || !seat.figures.mass) return []
+    const id = `weightOut:${seat.id}`
+    const held = seat.at.y
+    trail.derive(
+      id,
+      `Weight of ${seat.place} from the wall`,
+      weight.at.y,
+      toolOutRule,
+      `${held} + ${weight.at.y - held}`,
+    )
+    return [{ seat: seat.id, name: seat.name, mass: weight.mass, out: weight.at.y, massText: `{${seat.figures.mass}}`, outText: `{${id}}` }] // prettier-ignore
+  })
+  return [wood, ...tools]
+}
+
+/** One way in which a holder may be loaded. */
 interface LoadCase {
   name: string
-  weight: Weight
-  hand: number
+  loads: readonly Load[]
 }
 
 /** All tools in, each one out, and a hand that pulls at the front edge. */
-function cases({ model, input }: Subject, pull: number): LoadCase[] {
-  const wood = woodWeight(model, input.shop)
-  const loads = model.seats.map((seat) => ({ seat, weight: toolWeight(seat, input.tools.get(seat.tool)) }))
-  const all = weighTogether([wood, ...loads.map((l) => l.weight)].filter((w) => w !== null))
-  if (!all) return []
-  const without = loads.flatMap(({ seat, weight }): LoadCase[] => {
-    if (!weight || all.mass - weight.mass <= 0) return []
-    const rest = weighTogether([all, { mass: -weight.mass, at: weight.at }])
-    return rest ? [{ name: `without ${seat.name}`, weight: rest, hand: 0 }] : []
-  })
+function casesOf(loads: readonly Load[], hand: Load): LoadCase[] {
   return [
-    { name: 'all tools in', weight: all, hand: 0 },
-    ...without,
-    { name: 'a hand pulling at the front edge', weight: all, hand: pull },
+    { name: 'all tools in', loads },
+    ...loads.filter((l) => l.seat !== null).map((out) => ({ name: `without ${out.name}`, loads: loads.filter((l) => l !== out) })), // prettier-ignore
+    { name: 'a hand pulling at the front edge', loads: [...loads, hand] },
   ]
 }
+
+const outOf = (loads: readonly Load[]): number =>
+  loads.reduce((sum, l) => sum + l.mass * l.out, 0) / loads.reduce((sum, l) => sum + l.mass, 0)
 
 /** Whether a holder on a strip stays put: the back is high enough for strip and foot, and it does not rock forward. */
 export const checkRocking: Check = (subject) => {
   const { model } = subject
   const strip = model.boards.find((b) => b.role === 'strip')
   if (!strip) return []
-  return [...room(subject), ...rocks(subject)]
+  return [...sawTilts(subject), ...room(subject), ...rocks(subject)]
+}
+
+/** Whether a saw here tilts as far as the bevel. */
+function sawTilts({ input, trail }: Subject): Verdict[] {
+  const tilt = trail.get('stripBevel').value
+  if (input.shop.saws.some((s) => (s.tilt ?? 0) >= tilt - TOLERANCE)) return []
+  const says = `No saw you own tilts to ${formatAngle(tilt)}: have the strips ripped, or settle on a flatter bevel. The kerf is left out of their width.`
+  return [
+    { id: 'strip saw', check: 'hanging', title: 'Ripping the strip', level: 'watch', says, seats: [], candidates: [] },
+  ]
 }
 
 function room(subject: Subject): Verdict[] {
@@ -75,14 +127,13 @@ function rocks(subject: Subject): Verdict[] {
   const spare = limitFrom(subject, 'rockingSpare')
   const tilt = trail.get('stripBevel').value
   const arm = trail.get('bevelArm').value
-  const edge = model.reach.value
-  const worst = cases(subject, pull)
-    .map((c) => ({ ...c, out: (c.weight.mass * c.weight.at.y + c.hand * edge) / (c.weight.mass + c.hand) }))
-    .reduce<(LoadCase & { out: number }) | null>((a, b) => (a && a.out >= b.out ? a : b), null)
-  if (!worst || arm <= 0) return []
-  const hand = worst.hand > 0 ? { more: ` + {pull} × ${edge}`, all: ' + {pull}' } : { more: '', all: '' }
-  const formula = `(${worst.weight.mass} × ${worst.weight.at.y}${hand.more}) / (${worst.weight.mass}${hand.all})`
-  const out = trail.derive('loadOut', 'Weight out from the wall', worst.out, outRule, formula, { print: 'up', note: worst.name }) // prettier-ignore
+  if (arm <= 0) return []
+  const { value: edge, formula: edgeText } = model.reach
+  const hand: Load = { seat: null, name: 'a hand', mass: pull, out: edge, massText: '{pull}', outText: `(${edgeText})` }
+  const worst = casesOf(loadsOf(subject), hand).reduce((a, b) => (outOf(a.loads) >= outOf(b.loads) ? a : b))
+  const moments = worst.loads.map((l) => `${l.massText} × ${l.outText}`).join(' + ')
+  const formula = `(${moments}) / (${worst.loads.map((l) => l.massText).join(' + ')})`
+  const out = trail.derive('loadOut', 'Weight out from the wall', outOf(worst.loads), outRule, formula, { print: 'up', note: worst.name }) // prettier-ignore
   const { held, heldByFriction } = rocking(arm, out, tilt)
   trail.derive('rocking', 'Held against rocking, times', held, heldRule, '{bevelArm} × tan({stripBevel}) / {loadOut}', { quantity: 'ratio', print: 'down', note: worst.name }) // prettier-ignore
   const level = heldByFriction < 1 - TOLERANCE ? 'stop' : held < spare - TOLERANCE ? 'watch' : 'pass'

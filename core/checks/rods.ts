@@ -1,23 +1,23 @@
 import { bitToBuy } from '../fit/bore'
-import type { Rod } from '../model/model'
 import { bitName } from '../shop/bit-name'
 import { materialOf, type Material } from '../shop/materials'
 import type { SettingKey } from '../shop/settings'
 import { formatLength } from '../units/format-length'
 import { formatMass, massUnitFor } from '../units/mass'
-import { evenSag, GRAVITY, pinStress, roundInertia } from './beam'
-import { creepRule, pinDepthRule, pinRule, sagLimitRule, sagRule, strengthRule } from './rules'
-import { limitFrom, offer, remedy, TOLERANCE, type Check, type Subject } from './subject'
+import { evenSag, GRAVITY, roundInertia } from './beam'
+import { thickerRods, unknownRod } from './rod-stock'
+import { creepRule, sagLimitRule, sagRule } from './rules'
+import { limitFrom, remedy, TOLERANCE, type Check, type Subject } from './subject'
 import type { Remedy, Verdict } from './verdict'
 
 /** A rod with more play than this in its hole is not held by glue, mm. */
 const LOOSE = 0.5
 
-/** Rods between two ends, and pins: whether heads lie across them, whether they sag or break, and whether a bit makes their holes. */
+/** Rods and pins: whether a bit makes their holes. Rods between two ends: whether heads lie across them, and whether they sag. */
 export const checkRods: Check = (subject) => {
   const { rods } = subject.model
   if (rods.length === 0) return []
-  return [...sockets(subject), ...straddles(subject), ...railSag(subject), ...pins(subject), ...pinDepth(subject)]
+  return [...sockets(subject), ...straddles(subject), ...railSag(subject)]
 }
 
 /** Whether a bit makes the holes that rods go into, and how loose they leave them. */
@@ -84,27 +84,6 @@ function straddles(subject: Subject): Verdict[] {
 const creepOf = ({ kind }: Material): SettingKey =>
   kind === 'OSB' ? 'creepOsb' : kind === 'MDF' || kind === 'particle board' ? 'creepFibre' : 'creepWood'
 
-/** Other rods of the shop, the thicker first tried. */
-function otherRods({ input }: Subject, rod: Rod): Remedy[] {
-  return input.shop.stock
-    .filter((s) => s.form === 'rod' && s.thickness > rod.diameter + TOLERANCE)
-    .sort((a, b) => a.thickness - b.thickness)
-    .slice(0, 3)
-    .map((s) => remedy(`Take ${s.name}`, { kind: 'choice', key: 'rodStock', value: s.id }))
-}
-
-function unknownMaterial(rod: Rod, check: string): Verdict {
-  return {
-    id: check,
-    check,
-    title: check === 'pin' ? 'Pins' : 'Sag of the rods',
-    level: 'watch',
-    says: `How stiff ${rod.material || 'this rod'} is is not known. Put it among the shop’s materials.`,
-    seats: [],
-    candidates: [],
-  }
-}
-
 function railSag(subject: Subject): Verdict[] {
   const { trail, model, input } = subject
   const rails = model.rods.filter((r) => r.role === 'rail')
@@ -113,7 +92,7 @@ function railSag(subject: Subject): Verdict[] {
   const weighed = model.seats.filter((s) => rod.seats.includes(s.id) && s.mass !== null)
   if (weighed.length === 0) return []
   const material = materialOf(input.shop.materials, rod.material)
-  if (!material) return [unknownMaterial(rod, 'rod sag')]
+  if (!material) return [unknownRod(rod, 'rod sag', 'sag', 'Sag of the rods')]
   const mass = weighed.reduce((sum, s) => sum + s.mass!, 0)
   const span = rod.length - 2 * trail.get('thickness:end').value
   const origin = { kind: 'stock', id: rod.stock, key: 'material' } as const
@@ -151,94 +130,11 @@ function railSag(subject: Subject): Verdict[] {
         level === 'pass'
           ? []
           : [
-              ...otherRods(subject, rod),
+              ...thickerRods(subject, rod),
               ...weighed
                 .sort((a, b) => b.mass! - a.mass!)
                 .slice(0, 2)
                 .map((s) => remedy(`Leave ${s.name} out`, { kind: 'leave out', seats: [s.id] })),
-            ],
-    },
-  ]
-}
-
-function pins(subject: Subject): Verdict[] {
-  const { trail, model, input } = subject
-  const loaded = model.rods.flatMap((rod) => {
-    const seat = model.seats.find((s) => rod.seats.includes(s.id))
-    if (rod.role !== 'pin' || !rod.figures.arm || !seat?.mass) return []
-    const share = model.rods.filter((r) => r.role === 'pin' && r.seats.includes(seat.id)).length
-    const load = (limitFrom(subject, 'handling') * seat.mass * GRAVITY) / share
-    return [{ rod, seat, share, stress: pinStress(load, trail.get(rod.figures.arm).value, rod.diameter) }]
-  })
-  if (loaded.length === 0) return []
-  const worst = loaded.reduce((a, b) => (b.stress > a.stress ? b : a))
-  const { rod, seat } = worst
-  const material = materialOf(input.shop.materials, rod.material)
-  if (!material) return [unknownMaterial(rod, 'pin')]
-  const origin = { kind: 'stock', id: rod.stock, key: 'material' } as const
-  trail.given('rodStrength', `Bending strength of ${material.name}, MPa`, material.strength, origin, { quantity: 'ratio', note: material.source }) // prettier-ignore
-  const value = trail.derive(
-    'pinStress',
-    'Stress in a pin, MPa',
-    worst.stress,
-    pinRule,
-    `32 × {handling} × {${seat.figures.mass}} × ${GRAVITY} / ${worst.share} × {${rod.figures.arm}} / (π × {${rod.figures.diameter}}³)`,
-    { quantity: 'ratio', print: 'up', note: seat.name },
-  )
-  const limit = trail.derive('pinLimit', 'What a pin bears, MPa', material.strength / limitFrom(subject, 'strengthPart'), strengthRule, '{rodStrength} / {strengthPart}', { quantity: 'ratio' }) // prettier-ignore
-  const level = value > limit + TOLERANCE ? 'stop' : 'pass'
-  const found = `The pin under ${seat.name} is bent to ${value.toFixed(2)} MPa`
-  return [
-    {
-      id: 'pin',
-      check: 'pin',
-      title: 'Pins',
-      level,
-      says: level === 'pass' ? `${found}; ${material.name} bears ${limit.toFixed(1)}.` : `${found}: more than ${limit.toFixed(1)} breaks it off.`, // prettier-ignore
-      seats: [seat.id],
-      figure: 'pinStress',
-      limitFigure: 'pinLimit',
-      measured: { value, limit, sense: 'at most', quantity: 'ratio', print: 'up' },
-      candidates:
-        level === 'pass'
-          ? []
-          : [...otherRods(subject, rod), remedy(`Leave ${seat.name} out`, { kind: 'leave out', seats: [seat.id] })],
-    },
-  ]
-}
-
-/** Whether the wood is thick enough to hold a pin. */
-function pinDepth(subject: Subject): Verdict[] {
-  const { trail, model, input } = subject
-  const pin = model.rods.find((r) => r.role === 'pin')
-  const board = pin && model.boards.find((b) => b.openings.some((o) => o.seat !== null && pin.seats.includes(o.seat)))
-  if (!pin || !board) return []
-  const limit = trail.derive('pinDepthLimit', 'A pin goes in at least', limitFrom(subject, 'pinDepth') * pin.diameter, pinDepthRule, `{pinDepth} × {${pin.figures.diameter}}`, { print: 'up' }) // prettier-ignore
-  const value = board.thickness
-  const level = value < limit - TOLERANCE ? 'stop' : 'pass'
-  const { shop } = input
-  const [has, wants] = [formatLength(value, shop, 'down'), formatLength(limit, shop, 'up')]
-  const thinner = shop.stock.filter((s) => s.form === 'rod' && s.thickness < pin.diameter - TOLERANCE)
-  return [
-    {
-      id: 'pin depth',
-      check: 'pin',
-      title: 'Pins in the wood',
-      level,
-      says: level === 'pass' ? `Pins go ${has} into the ${board.name.toLowerCase()}; at least ${wants} wanted.` : `Pins go only ${has} into the ${board.name.toLowerCase()}: less than ${wants} levers out.`, // prettier-ignore
-      seats: [],
-      board: board.id,
-      figure: board.figures.thickness,
-      limitFigure: 'pinDepthLimit',
-      measured: { value, limit, sense: 'at least', quantity: 'length', print: 'down' },
-      candidates:
-        level === 'pass'
-          ? []
-          : [
-              ...offer(input, 'Glue up a second layer', 'layers', '2'),
-              ...thinner
-                .slice(0, 3)
-                .map((s) => remedy(`Take ${s.name}`, { kind: 'choice', key: 'rodStock', value: s.id })),
             ],
     },
   ]

@@ -93,18 +93,31 @@ export const QUARTERS = [
 ] as const
 
 /** Density of a part where its material is not known: a light hardwood, kg/m³. */
-const UNKNOWN = 600
+const UNKNOWN_DENSITY = 600
+
+/** A part of the wood: its volume in mm³, its middle, and what it is cut from. */
+export interface WoodPart {
+  volume: number
+  at: Place
+  material: string
+  stock: string
+}
+
+/** Every board and rod of a holder by volume and middle. */
+export const woodParts = (model: Pick<HolderModel, 'boards' | 'rods'>): WoodPart[] => [
+  ...model.boards.map((b) => ({ ...boardLump(b), material: b.material, stock: b.stock })),
+  ...model.rods.map((r) => ({ ...rodLump(r), material: r.material, stock: r.stock })),
+]
+
+/** Density of a material by its name, kg/m³; a light hardwood's where it is not known. */
+export const densityOf = (shop: Pick<Shop, 'materials'>, material: string): number =>
+  materialOf(shop.materials, material)?.density ?? UNKNOWN_DENSITY
 
 /** What the wood of a holder weighs. */
-export function woodWeight(model: Pick<HolderModel, 'boards' | 'rods'>, shop: Pick<Shop, 'materials'>): Weight | null {
-  const density = (material: string): number => (materialOf(shop.materials, material)?.density ?? UNKNOWN) / 1e9
-  return weighTogether(
-    [
-      ...model.boards.map((b) => ({ ...boardLump(b), material: b.material })),
-      ...model.rods.map((r) => ({ ...rodLump(r), material: r.material })),
-    ].map(({ volume, at, material }): Weight => ({ mass: volume * density(material), at })),
+export const woodWeight = (model: Pick<HolderModel, 'boards' | 'rods'>, shop: Pick<Shop, 'materials'>): Weight | null =>
+  weighTogether(
+    woodParts(model).map(({ volume, at, material }) => ({ mass: (volume * densityOf(shop, material)) / 1e9, at })),
   )
-}
 
 /** What a seated tool weighs, and where; null when it was not weighed. */
 export function toolWeight({ turn, at }: Pick<Seat, 'turn' | 'at'>, tool: Tool | undefined): Weight | null {

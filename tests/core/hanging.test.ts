@@ -52,6 +52,22 @@ describe('a holder on a strip', () => {
     expect(out.value).toBeLessThan(value)
   })
 
+  it('leads its weight back to the wood, the tools and the hand', () => {
+    const { working } = hung({ backHeight: 300 })
+    const out = working.find((f) => f.id === 'loadOut')!
+    expect(out.from).toEqual(
+      expect.arrayContaining(['woodMass', 'woodOut', 'mass:t1', 'weightOut:s1', 'pull', 'depth']),
+    )
+    expect(working.find((f) => f.id === 'woodMass')!.from).toContain('density:pine-18')
+  })
+
+  it('says when no saw here tilts so far', () => {
+    const input = railOf(threeMallets(), { hung: 'strip' })
+    const says = (tilt: number | null) =>
+      design({ ...input, shop: { ...input.shop, saws: input.shop.saws.map((s) => ({ ...s, tilt })) } }).verdicts.find((v) => v.id === 'strip saw')?.level // prettier-ignore
+    expect([says(30), says(45)]).toEqual(['watch', undefined])
+  })
+
   it('is left as it is where it is screwed on', () => {
     expect(design(railOf(threeMallets(), { hung: 'screwed' })).model).toEqual(design(railOf(threeMallets())).model)
   })
