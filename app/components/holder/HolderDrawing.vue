@@ -21,6 +21,8 @@ const emit = defineEmits<{ figure: [id: string | null]; seat: [id: string] }>()
 
 const { format, length, bare } = useFormat()
 
+/** Narrower than this there is no room for a view from the side, px. */
+const NARROW = 500
 /** Further down than any handle, mm. */
 const FAR = 20_000
 /** Room for a line's width round what is cut off at the handles, mm. */
@@ -36,7 +38,7 @@ const views = computed<View[]>(() => {
   if (!model) return []
   const all = holderViews(model, input.tools, format.value)
   const sides = model.rods.length > 0 || model.boards.some((b) => b.placement.lies === 'end' || b.bevel)
-  return sides ? all : all.filter((v) => v.name !== 'side')
+  return sides && size.value.width >= NARROW ? all : all.filter((v) => v.name !== 'side')
 })
 
 const frontBox = computed(() => frontBoxOf(views.value))

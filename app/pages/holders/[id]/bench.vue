@@ -18,6 +18,9 @@ const { format, length, bit } = useFormat()
 useHead({ title: () => `Bench: ${holder.value?.name ?? ''} · Fingerling` })
 
 const model = computed(() => worked.value?.model ?? null)
+/** A board that stands higher than this wants more of the page for the drawing, mm. */
+const HIGH = 150
+const tall = computed(() => model.value?.boards.some((b) => b.placement.lies !== 'flat' && b.width > HIGH) ?? false)
 const parts = computed(() => (model.value ? partsOf(model.value, worked.value!.input.shop) : []))
 const boards = computed(() =>
   (model.value?.boards ?? [])
@@ -85,7 +88,7 @@ const today = new Date().toISOString().slice(0, 10)
         </p>
       </div>
       <template v-if="model">
-        <div class="drawing"><HolderDrawing :worked="worked" :lit="null" :seat="null" still /></div>
+        <div class="drawing" :class="{ tall }"><HolderDrawing :worked="worked" :lit="null" :seat="null" still /></div>
 
         <section>
           <h2>Parts</h2>
@@ -201,6 +204,9 @@ section {
   height: 400px;
   margin-top: 10px;
 }
+.drawing.tall {
+  height: 600px;
+}
 .troubles {
   border: 2px solid var(--watch);
   padding: 6px 14px;
@@ -227,6 +233,9 @@ section {
   .drawing {
     height: 4.2in;
   }
+  .drawing.tall {
+    height: 6in;
+  }
   .marks {
     font-size: 12pt;
   }
@@ -247,6 +256,9 @@ section {
   }
   .drawing {
     height: 300px;
+  }
+  .drawing.tall {
+    height: 440px;
   }
   .btn {
     min-height: 44px;
