@@ -10,6 +10,7 @@ import { checkPins } from './pins'
 import { checkReach } from './reach'
 import { checkRocking } from './rocking'
 import { checkRods } from './rods'
+import { checkScrews } from './screws'
 import { checkSockets } from './socket'
 import type { Check } from './subject'
 import type { Verdict } from './verdict'
@@ -25,6 +26,7 @@ const CHECKS: readonly Check[] = [
   checkRods,
   checkPins,
   checkRocking,
+  checkScrews,
   checkAcross,
   checkReach,
   checkBoardLengths,

@@ -1,76 +1,10 @@
 import { rocking } from '../fit/bevel'
-import { densityOf, toolWeight, woodParts } from '../solid/mass'
 import { formatAngle } from '../units/angle'
 import { formatLength } from '../units/format-length'
-import { heldRule, outRule, toolOutRule, woodMassRule, woodOutRule } from './rules'
+import { handOn, loadCases, loadsOf, outOf } from './loads'
+import { heldRule, outRule } from './rules'
 import { limitFrom, offer, remedy, TOLERANCE, type Check, type Subject } from './subject'
 import type { Remedy, Verdict } from './verdict'
-
-/** Something that weighs on the strip, kg, so far out from the wall, mm; each with the text of its formula. */
-interface Load {
-  seat: string | null
-  name: string
-  mass: number
-  out: number
-  massText: string
-  outText: string
-}
-
-/** The wood and each tool that was weighed, their figures on the trail. */
-function loadsOf({ model, input, trail }: Subject): Load[] {
-  const parts = woodParts(model).map((p) => {
-    const id = `density:${p.stock}`
-    const density = densityOf(input.shop, p.material)
-    const origin = { kind: 'stock', id: p.stock, key: 'material' } as const
-    trail.given(id, `Density of ${p.material}, kg/m³`, density, origin, { quantity: 'ratio' })
-    return { mass: (p.volume * density) / 1e9, out: p.at.y, text: `${p.volume} × {${id}}` }
-  })
-  const mass = parts.reduce((sum, p) => sum + p.mass, 0)
-  trail.derive('woodMass', 'Weight of the wood', mass, woodMassRule, `(${parts.map((p) => p.text).join(' + ')}) / 1000000000`, { quantity: 'mass' }) // prettier-ignore
-  const out = parts.reduce((sum, p) => sum + p.mass * p.out, 0) / mass
-  const moments = parts.map((p) => `${p.text} × ${p.out}`).join(' + ')
-  trail.derive(
-    'woodOut',
-    'Middle of the wood from the wall',
-    out,
-    woodOutRule,
-    `(${moments}) / 1000000000 / {woodMass}`,
-  )
-  const wood: Load = { seat: null, name: 'the wood', mass, out, massText: '{woodMass}', outText: '{woodOut}' }
-  const tools = model.seats.flatMap((seat): Load[] => {
-    const weight = toolWeight(seat, input.tools.get(seat.tool))
-    if (!weight || !seat.figures.mass) return []
-    const id = `weightOut:${seat.id}`
-    const held = seat.at.y
-    trail.derive(
-      id,
-      `Weight of ${seat.place} from the wall`,
-      weight.at.y,
-      toolOutRule,
-      `${held} + ${weight.at.y - held}`,
-    )
-    return [{ seat: seat.id, name: seat.name, mass: weight.mass, out: weight.at.y, massText: `{${seat.figures.mass}}`, outText: `{${id}}` }] // prettier-ignore
-  })
-  return [wood, ...tools]
-}
-
-/** One way in which a holder may be loaded. */
-interface LoadCase {
-  name: string
-  loads: readonly Load[]
-}
-
-/** All tools in, each one out, and a hand that pulls at the front edge. */
-function casesOf(loads: readonly Load[], hand: Load): LoadCase[] {
-  return [
-    { name: 'all tools in', loads },
-    ...loads.filter((l) => l.seat !== null).map((out) => ({ name: `without ${out.name}`, loads: loads.filter((l) => l !== out) })), // prettier-ignore
-    { name: 'a hand pulling at the front edge', loads: [...loads, hand] },
-  ]
-}
-
-const outOf = (loads: readonly Load[]): number =>
-  loads.reduce((sum, l) => sum + l.mass * l.out, 0) / loads.reduce((sum, l) => sum + l.mass, 0)
 
 /** Whether a holder on a strip stays put: the back is high enough for strip and foot, and it does not rock forward. */
 export const checkRocking: Check = (subject) => {
@@ -123,14 +57,13 @@ function taller({ input, trail }: Subject, least: number): Remedy[] {
 
 function rocks(subject: Subject): Verdict[] {
   const { trail, model, input } = subject
-  const pull = limitFrom(subject, 'pull')
   const spare = limitFrom(subject, 'rockingSpare')
   const tilt = trail.get('stripBevel').value
   const arm = trail.get('bevelArm').value
   if (arm <= 0) return []
-  const { value: edge, formula: edgeText } = model.reach
-  const hand: Load = { seat: null, name: 'a hand', mass: pull, out: edge, massText: '{pull}', outText: `(${edgeText})` }
-  const worst = casesOf(loadsOf(subject), hand).reduce((a, b) => (outOf(a.loads) >= outOf(b.loads) ? a : b))
+  const worst = loadCases(loadsOf(subject), handOn(subject)).reduce((a, b) =>
+    outOf(a.loads) >= outOf(b.loads) ? a : b,
+  )
   const moments = worst.loads.map((l) => `${l.massText} × ${l.outText}`).join(' + ')
   const formula = `(${moments}) / (${worst.loads.map((l) => l.massText).join(' + ')})`
   const out = trail.derive('loadOut', 'Weight out from the wall', outOf(worst.loads), outRule, formula, { print: 'up', note: worst.name }) // prettier-ignore

@@ -91,3 +91,20 @@ export const heldRule = rule(
   'rocking',
   'A load pulls a holder on a bevel to the wall by the bevel’s tangent; at the foot that holds against its weight, which hangs out in front.',
 )
+
+const nds = 'National Design Specification for Wood Construction (NDS 2018), chapter 12; estimates for dry, sound wood'
+export const pullRule: Rule = {
+  id: 'check.screw-pull',
+  says: 'What hangs in front turns about the lower edge of the joint and pulls at its screws, shared by all of them.',
+  source: 'Statics',
+}
+export const withdrawalRule: Rule = {
+  id: 'check.withdrawal',
+  says: 'A screw in side grain holds 2850 G² D pounds to an inch of thread, G being the density over 1,120 kg/m³; in end grain nothing is counted.',
+  source: nds,
+}
+export const shearLoadRule: Rule = {
+  id: 'check.screw-load',
+  says: 'The whole weight hangs across the screws, shared by all of them.',
+  source: 'Statics',
+}

@@ -4,7 +4,7 @@ import type { Verdict } from '../checks/verdict'
 import { finder, type Design } from '../choose/design'
 import type { OfferedRemedy } from '../choose/remedies'
 import { remediesFor } from '../choose/remedies'
-import type { Board, Joint, Rod, Seat } from '../model/model'
+import type { Board, Fastener, Joint, Rod, Seat } from '../model/model'
 import type { Figure } from '../working/figure'
 import { formulaWithNumbers, writeFigure } from '../working/text'
 
@@ -25,6 +25,7 @@ export interface PlanFile {
   boards: Board[]
   rods: Rod[]
   joints: Joint[]
+  fasteners: Fastener[]
   seats: Seat[]
   parts: Part[]
   marks: MarkedBoard[]
@@ -44,6 +45,7 @@ export function planFile(d: Design, verdict: Verdict['level']): PlanFile {
     boards,
     rods: d.model?.rods ?? [],
     joints: d.model?.joints ?? [],
+    fasteners: d.model?.fasteners ?? [],
     seats: d.model?.seats ?? [],
     parts: d.model ? partsOf(d.model, shop) : [],
     marks: d.model ? boards.map((board) => boardMarks(d.model!, board, shop)) : [],

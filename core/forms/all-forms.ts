@@ -1,13 +1,15 @@
 import type { HolderForm } from './form'
+import { fasten } from './fastening/fasten'
 import { hang } from './hanging'
 import { hangingChoices } from './hanging-choices'
 import { forms } from './registry'
 
-/** Every form of holder, in the order of their folders; how a holder hangs is asked and planned alike for all of them. */
+/** Every form of holder, in the order of their folders; how a holder hangs, and which
+ * screws go where, is planned alike for all of them. */
 export const allForms: readonly HolderForm[] = forms.map((form) => ({
   ...form,
   choices: [...form.choices, ...hangingChoices],
-  plan: (input) => hang(form.plan(input), input),
+  plan: (input) => fasten(hang(form.plan(input), input), input),
 }))
 
 const byId = new Map(allForms.map((form) => [form.id, form]))

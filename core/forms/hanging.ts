@@ -81,11 +81,13 @@ const joints = (model: PlannedModel, back: string, pieces: readonly Board[]): Pl
     ...model.joints,
     ...pieces.map((p, i) => ({
       order: last + 1 + i,
-      parts: [back, p.id] as [string, string],
+      parts: [p.id, back] as [string, string],
+      glued: true,
+      by: 'screws' as const,
       fixing:
         p.role === 'strip'
-          ? 'Last, for it covers screws: glue, and screws from behind, the bevel down and its sharp edge next to the wall'
-          : 'Glue and screws from behind, level with the lower edge of the back',
+          ? 'Last, for it covers screws: glue, and screws through the strip, the bevel down and its sharp edge next to the wall'
+          : 'Glue, and screws through the foot, level with the lower edge of the back',
     })),
   ]
 }

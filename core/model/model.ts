@@ -110,9 +110,41 @@ export interface Board {
 /** What meets what, fixed how, and in which order. */
 export interface Joint {
   order: number
-  /** ids of boards or rods */
+  /** ids of boards or rods: what goes in goes through the first into the second */
   parts: [string, string]
+  glued: boolean
+  /** what holds it besides glue; `socket`: one part goes into an opening of the other */
+  by: 'screws' | 'brads' | 'socket' | 'glue'
+  /** in the shop's words */
   fixing: string
+}
+
+/** One screw or brad where it goes in. mm */
+export interface Fastener {
+  id: string
+  kind: 'screw' | 'brad'
+  /** the row of the shop's screws or brads it is */
+  item: string
+  name: string
+  diameter: number
+  length: number
+  /** gauge number of a screw; null for a brad */
+  gauge: number | null
+  /** the middle of its head, on the face where it goes in, and which way it goes: a vector of length 1 */
+  at: Place
+  toward: Place
+  /** id of the part under its head, and of the one that its point is in; null: the wall */
+  through: string
+  into: string | null
+  /** how much of it is in the part under its head, and how deep it reaches into the next */
+  side: number
+  bite: number
+  /** its thread runs along the grain of what it reaches into */
+  endGrain: boolean
+  /** diameter of the pilot hole; null for a brad */
+  pilot: number | null
+  /** order of the joint that it holds; null for the wall */
+  joint: number | null
 }
 
 /** Where a tool sits, in which attitude. */
@@ -152,12 +184,14 @@ export interface HolderModel {
   /** how far its wood reaches out from the wall, mm, and how that is reckoned */
   reach: { value: number; formula: string }
   joints: Joint[]
+  /** screws and brads, in the order of the joints; those into the wall last */
+  fasteners: Fastener[]
   seats: Seat[]
   working: Working
 }
 
 /** The board of this id. @throws RangeError when there is none */
-export function boardOf(model: HolderModel, id: string): Board {
+export function boardOf(model: Pick<HolderModel, 'boards' | 'name'>, id: string): Board {
   const board = model.boards.find((b) => b.id === id)
   if (!board) throw new RangeError(`no board ${id} in ${model.name}`)
   return board

@@ -215,6 +215,7 @@ function stock(mm: boolean): Row<'stock'>[] {
 const fixing = (mm: boolean) => ({
   screws: rows('screws', [
     { name: mm ? 'Screw 8 x 40' : 'Screw #8 x 1 5/8', gauge: 8, length: mm ? 40 : inch(1.625) },
+    { name: mm ? 'Screw 8 x 30' : 'Screw #8 x 1 1/4', gauge: 8, length: mm ? 30 : inch(1.25) },
     { name: mm ? 'Screw 10 x 60' : 'Screw #10 x 2 1/2', gauge: 10, length: mm ? 60 : inch(2.5) },
     { name: mm ? 'Screw 6 x 25' : 'Screw #6 x 1', gauge: 6, length: mm ? 25 : inch(1) },
   ]),

@@ -20,6 +20,8 @@ export type Origin =
   | { kind: 'stock'; id: string; key: string }
   /** what a saw’s blade takes */
   | { kind: 'saw'; id: string }
+  /** a kind of screw: how long it is, or its gauge */
+  | { kind: 'screw'; id: string; key: 'length' | 'gauge' }
   | { kind: 'choice'; key: string }
   | { kind: 'derived'; rule: Rule }
 

@@ -46,12 +46,12 @@ describe('what is said at the bench', () => {
     const at = (part: string) => notes.findIndex((n) => n.includes(part))
     expect(at('into the left end')).toBeLessThan(at('Put the right end over both rods'))
     expect(at('Put the right end over both rods')).toBeLessThan(at('screws from behind through the back'))
-    expect(notes.findIndex((n) => n.startsWith('Back and strip'))).toBe(notes.length - 2)
+    expect(notes.findIndex((n) => n.startsWith('Strip and back'))).toBe(notes.length - 2)
   })
 
   it('tells like joints on end together', () => {
     expect(joiningNotes(planned(as('peg-rail')))).toEqual([
-      'Rail and 4 parts, pin 1, left to pin 2, right: Glue, and a screw from behind into the pin’s end.',
+      'Rail and 4 parts, pin 1, left to pin 2, right: Glue; the pin’s end flush with the back of the rail.',
     ])
   })
 })

@@ -20,6 +20,7 @@ const setting = computed(() =>
 const fixed = computed(
   () =>
     (origin.value.kind === 'shop' && !setting.value) ||
+    origin.value.kind === 'screw' ||
     (origin.value.kind === 'stock' && origin.value.key !== 'thickness') ||
     (origin.value.kind === 'choice' && origin.value.key === 'back'),
 )

@@ -93,6 +93,7 @@ export function planBerth(input: PlanInput): Plan {
       rods: [],
       reach: { value: tb + depth + stocks.lip.thickness, formula: '{thickness:back} + {depth} + {thickness:lip}' },
       joints: joints(standing),
+      fasteners: [],
       seats: all.map((l, i) => seat(l, centres[i]!, tb + clearance)),
     },
   }
@@ -102,10 +103,12 @@ const joints = (standing: readonly Board[]): Joint[] => [
   {
     order: 1,
     parts: ['back', 'shelf'],
+    glued: true,
+    by: 'screws',
     fixing: 'Glue, and screws from behind through the back into the shelf’s back edge',
   },
-  ...standing.map((b, i): Joint => ({ order: 2 + i, parts: ['shelf', b.id], fixing: 'Glue, and brads or screws from below through the shelf' })), // prettier-ignore
-  { order: 2 + standing.length, parts: ['shelf', 'lip'], fixing: 'Glue, and brads through the lip into the shelf’s front edge' }, // prettier-ignore
+  ...standing.map((b, i): Joint => ({ order: 2 + i, parts: ['shelf', b.id], glued: true, by: 'screws', fixing: 'Glue, and screws from below through the shelf' })), // prettier-ignore
+  { order: 2 + standing.length, parts: ['lip', 'shelf'], glued: true, by: 'brads', fixing: 'Glue, and brads through the lip into the shelf’s front edge' }, // prettier-ignore
 ]
 
 /** The shelf's depth: the longest tool, clear of the back, and as loose at the lip; mm. */

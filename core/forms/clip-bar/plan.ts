@@ -81,13 +81,10 @@ export function planClipBar(input: PlanInput): Plan {
       rods: [],
       reach: { value: tb + out + bar, formula: '{thickness:back} + {standOff} + {thickness:bar}' },
       joints: [
-        ...ends.map((b, i) => ({ order: 1 + i, parts: ['back', b.id] as [string, string], fixing: 'Glue, and screws from behind through the back into the block' })), // prettier-ignore
-        {
-          order: 3,
-          parts: ['left', 'bar'],
-          fixing: 'Glue, and screws through the bar into both blocks, in pilot holes',
-        },
+        ...ends.map((b, i) => ({ order: 1 + i, parts: ['back', b.id] as [string, string], glued: true, by: 'screws' as const, fixing: 'Glue, and screws from behind through the back into the block' })), // prettier-ignore
+        ...ends.map((b, i) => ({ order: 3 + i, parts: ['bar', b.id] as [string, string], glued: true, by: 'screws' as const, fixing: 'Glue, and screws through the bar into the block, in pilot holes' })), // prettier-ignore
       ],
+      fasteners: [],
       seats: clamps.map((c, i) => ({
         id: c.order.id,
         tool: c.tool.id,

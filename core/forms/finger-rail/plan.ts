@@ -77,9 +77,12 @@ export function planFingerRail(input: PlanInput): Plan {
         {
           order: 1,
           parts: ['back', 'rail'],
+          glued: true,
+          by: 'screws',
           fixing: 'Glue, and screws from behind through the back into the rail’s back edge',
         },
       ],
+      fasteners: [],
       seats: seats.map((seat, i) => ({
         id: seat.order.id,
         tool: seat.tool.id,

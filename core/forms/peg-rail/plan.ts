@@ -139,8 +139,11 @@ export function planPegRail(input: PlanInput): Plan {
       joints: pins.map((p, i) => ({
         order: i + 1,
         parts: ['rail', `pin-${p.id}`],
-        fixing: 'Glue, and a screw from behind into the pin’s end',
+        glued: true,
+        by: 'socket',
+        fixing: 'Glue; the pin’s end flush with the back of the rail',
       })),
+      fasteners: [],
       seats: all.map((h, i) => seat(h, centres[i]!, thickness, d, lean)),
     },
   }

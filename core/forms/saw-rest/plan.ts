@@ -80,8 +80,11 @@ export function planSawRest(input: PlanInput): Plan {
       joints: bars.map((b, i) => ({
         order: i + 1,
         parts: ['back', b.id],
+        glued: true,
+        by: 'screws',
         fixing: 'Glue, and screws from behind through the back into the bar’s back edge',
       })),
+      fasteners: [],
       seats: all.map((s, i) => seat(s, centres[i]!, stocks.back.thickness + across.end)),
     },
   }

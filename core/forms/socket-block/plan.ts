@@ -88,7 +88,8 @@ export function planSocketBlock(input: PlanInput): Plan {
       boards: [block, back],
       rods: [],
       reach: { value: stocks.back.thickness + laid.width, formula: '{thickness:back} + {width}' },
-      joints: [{ order: 1, parts: ['back', 'block'], fixing }],
+      joints: [{ order: 1, parts: ['back', 'block'], glued: true, by: 'screws', fixing }],
+      fasteners: [],
       seats: laid.rows.flat().map((s) => ({
         id: s.order.id,
         tool: s.tool.id,

@@ -108,17 +108,32 @@ export function planTwinRail(input: PlanInput): Plan {
       rods: [rod('rear-rod', 'Rear rod', across.rear), rod('front-rod', 'Front rod', across.rear + across.apart)],
       reach: { value: tb + across.out, formula: '{thickness:back} + {out}' },
       joints: [
-        { order: 1, parts: ['left', 'rear-rod'], fixing: 'Glue the rear rod into the left end' },
-        { order: 2, parts: ['left', 'front-rod'], fixing: 'Glue the front rod into the left end' },
-        { order: 3, parts: ['rear-rod', 'right'], fixing: 'Put the right end over both rods and glue it, before anything is fixed to the back' }, // prettier-ignore
-        { order: 4, parts: ['front-rod', 'right'], fixing: 'The front rod goes in with it' },
+        {
+          order: 1,
+          parts: ['left', 'rear-rod'],
+          glued: true,
+          by: 'socket',
+          fixing: 'Glue the rear rod into the left end',
+        },
+        {
+          order: 2,
+          parts: ['left', 'front-rod'],
+          glued: true,
+          by: 'socket',
+          fixing: 'Glue the front rod into the left end',
+        },
+        { order: 3, parts: ['rear-rod', 'right'], glued: true, by: 'socket', fixing: 'Put the right end over both rods and glue it, before anything is fixed to the back' }, // prettier-ignore
+        { order: 4, parts: ['front-rod', 'right'], glued: true, by: 'socket', fixing: 'The front rod goes in with it' },
         {
           order: 5,
           parts: ['back', 'left'],
+          glued: true,
+          by: 'screws',
           fixing: 'Glue, and screws from behind through the back into the left end',
         },
-        { order: 6, parts: ['back', 'right'], fixing: 'The same into the right end' },
+        { order: 6, parts: ['back', 'right'], glued: true, by: 'screws', fixing: 'The same into the right end' },
       ],
+      fasteners: [],
       seats: all.map((h, i) => seat(h, centres[i]!, tb, across)),
     },
   }

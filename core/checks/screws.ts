@@ -1,0 +1,179 @@
+import { gravityOf, withdrawal, END_GRAIN_SHEAR, shortThread, yieldLoad } from '../fit/screw'
+import { formOf } from '../forms/all-forms'
+import { boardOf, type Board, type Fastener, type Joint } from '../model/model'
+import { boardBox } from '../model/standing'
+import { densityOf } from '../solid/mass'
+import { formatLength } from '../units/format-length'
+import { GRAVITY } from './beam'
+import { handOn, loadsOf } from './loads'
+import { pullRule, shearLoadRule, withdrawalRule } from './rules'
+import { limitFrom, offer, remedy, TOLERANCE, type Check, type Subject } from './subject'
+import type { Level, Remedy, Verdict } from './verdict'
+
+/** Screws: whether there is one for each joint, and whether they hold what hangs on them without the glue. */
+export const checkScrews: Check = (subject) => [
+  ...missing(subject),
+  ...nearEdges(subject),
+  ...holds(subject, 'joint'),
+  ...holds(subject, 'wall'),
+]
+
+const screwed = ({ by }: Joint): boolean => by === 'screws' || by === 'brads'
+
+/** Joints for which the shop has no screw that bites without its point showing. */
+function missing({ model, input }: Subject): Verdict[] {
+  const lacking = model.joints.filter((j) => screwed(j) && !model.fasteners.some((f) => f.joint === j.order))
+  const wall = model.boards.some((b) => b.role === 'strip') || model.fasteners.some((f) => f.into === null)
+  const back = model.boards.find((b) => b.role === 'back')
+  const says = lacking.map((j) => {
+    const [side, into] = j.parts.map((id) => boardOf(model, id))
+    const most = side!.thickness + Math.min(into!.thickness, into!.width) - input.shop.settings.pointKeep
+    return `No screw you own holds the ${side!.name.toLowerCase()} and the ${into!.name.toLowerCase()} together with its point in the wood and clear of every opening: it may be ${formatLength(most, input.shop, 'down')} long at most.` // prettier-ignore
+  })
+  if (!wall && back) says.push(`No screw you own reaches from the back of ${formatLength(back.thickness, input.shop)} far enough into the wall.`) // prettier-ignore
+  return says.map((text, i) => ({
+    id: `screw missing ${i + 1}`,
+    check: 'screws',
+    title: 'Screws',
+    level: 'watch',
+    says: text,
+    seats: [],
+    candidates: [],
+  }))
+}
+
+/** The joint whose screws stand nearest to a side of what they go into. */
+function nearEdges(subject: Subject): Verdict[] {
+  const { model, input } = subject
+  const times = limitFrom(subject, 'screwEdge')
+  const near = model.fasteners.flatMap((f) => {
+    const into = model.boards.find((b) => b.id === f.into)
+    if (f.kind !== 'screw' || !into) return []
+    const box = boardBox(into)
+    const sides = (['x', 'y', 'z'] as const).filter((axis) => f.toward[axis] === 0)
+    const edge = Math.min(...sides.flatMap((axis) => [f.at[axis] - box[axis][0], box[axis][1] - f.at[axis]]))
+    return [{ f, into, edge, spare: edge - times * f.diameter }]
+  })
+  if (near.length === 0) return []
+  const { f, into, edge, spare } = near.reduce((a, b) => (b.spare < a.spare ? b : a))
+  if (spare >= -TOLERANCE) return []
+  return [
+    {
+      id: 'screw edge',
+      check: 'screws',
+      title: 'Screws near an edge',
+      level: 'watch',
+      says: `${f.name} stands ${formatLength(edge, input.shop, 'down')} from the side of the ${into.name.toLowerCase()}; ${times} times its diameter would be ${formatLength(times * f.diameter, input.shop, 'up')}. A thinner one splits less.`, // prettier-ignore
+      seats: [],
+      board: into.id,
+      candidates: [],
+    },
+  ]
+}
+
+/** The screws that carry everything: those through the back into what hangs on it, or those into the wall. */
+interface Carrying {
+  base: Board
+  screws: Fastener[]
+  /** heights of the screws over the edge about which they are pulled out, mm */
+  levers: number[]
+  /** from which plane the load hangs out, mm from the wall */
+  plane: { value: number; formula: string }
+  density: number
+  glued: boolean
+}
+
+function carrying(subject: Subject, what: 'joint' | 'wall'): Carrying | null {
+  const { model, input } = subject
+  const base = model.boards.find((b) => b.role === 'back')
+  if (!base) return null
+  const box = boardBox(base)
+  if (what === 'wall') {
+    const all = model.fasteners.filter((f) => f.into === null)
+    const top = Math.max(...all.map((f) => f.at.z))
+    const screws = all.filter((f) => f.at.z > top - 1)
+    if (screws.length === 0) return null
+    const levers = screws.map((f) => f.at.z - box.z[0])
+    return { base, screws, levers, plane: { value: 0, formula: '0' }, density: limitFrom(subject, 'wallDensity'), glued: false } // prettier-ignore
+  }
+  const joints = model.joints.filter((j) => j.by === 'screws' && j.parts[0] === base.id)
+  const screws = model.fasteners.filter((f) => joints.some((j) => j.order === f.joint))
+  if (screws.length === 0) return null
+  const into = screws.map((f) => boardOf(model, f.into!))
+  const levers = screws.map((f, i) => f.at.z - Math.max(boardBox(into[i]!).z[0], box.z[0]))
+  const weakest = into.reduce((a, b) => (densityOf(input.shop, b.material) < densityOf(input.shop, a.material) ? b : a))
+  return { base, screws, levers, plane: { value: box.y[1], formula: String(box.y[1]) }, density: densityOf(input.shop, weakest.material), glued: joints.every((j) => j.glued) } // prettier-ignore
+}
+
+function holds(subject: Subject, what: 'joint' | 'wall'): Verdict[] {
+  const c = carrying(subject, what)
+  if (!c) return []
+  const { trail, input } = subject
+  const loads = [...loadsOf(subject), handOn(subject)]
+  const weight = GRAVITY * loads.reduce((sum, l) => sum + l.mass, 0)
+  const moment = GRAVITY * loads.reduce((sum, l) => sum + l.mass * Math.max(l.out - c.plane.value, 0), 0)
+  const levers = c.levers.reduce((sum, l) => sum + l, 0)
+  const n = c.screws.length
+  const weakest = c.screws.reduce((a, b) => (b.bite < a.bite ? b : a))
+  const { gauge, diameter, bite, side, endGrain } = weakest
+  const key = what === 'wall' ? 'wallScrew' : 'screw'
+  const label = what === 'wall' ? 'wall' : 'joint'
+  const gauges = trail.given(`${key}Diameter`, `Screw of the ${label}, diameter`, diameter, { kind: 'screw', id: weakest.item, key: 'gauge' }, { note: weakest.name }) // prettier-ignore
+  const long = trail.given(`${key}Bite`, `It reaches into the ${what === 'wall' ? 'wall' : 'next board'}`, bite, { kind: 'screw', id: weakest.item, key: 'length' }, { note: weakest.name, print: 'down' }) // prettier-ignore
+  trail.given(`${key}Density`, `Density of what it bites into, kg/m³`, c.density, what === 'wall' ? { kind: 'shop', key: 'wallDensity' } : { kind: 'stock', id: c.base.stock, key: 'material' }, { quantity: 'ratio' }) // prettier-ignore
+
+  const moments = loads.map((l) => `${l.massText} × max(${l.outText} − ${c.plane.formula}, 0)`).join(' + ')
+  const pull = trail.derive(`${key}Pull`, `Pull on each screw of the ${label}, N`, moment / levers, pullRule, `${GRAVITY} × (${moments}) / ${levers}`, { quantity: 'ratio', print: 'up' }) // prettier-ignore
+  const capacity = endGrain ? 0 : withdrawal(gravityOf(c.density), gauges) * long
+  const inEnd = endGrain ? '0 × ' : ''
+  trail.derive(`${key}Withdrawal`, `What it holds against being pulled out, N`, capacity, withdrawalRule, `${inEnd}2850 × ({${key}Density} / 1120)² × ({${key}Diameter} / 25.4) × 4.4482216152605 / 25.4 × {${key}Bite}`, { quantity: 'ratio', print: 'down', note: endGrain ? 'in end grain' : '' }) // prettier-ignore
+  const across = trail.derive(`${key}Load`, `Weight on each screw of the ${label}, N`, weight / n, shearLoadRule, `${GRAVITY} × (${loads.map((l) => l.massText).join(' + ')}) / ${n}`, { quantity: 'ratio', print: 'up' }) // prettier-ignore
+  const whole = yieldLoad(gauge!, gravityOf(c.density), side, bite)
+  const shear = whole * (what === 'wall' ? Math.max(shortThread(bite, diameter), bite / diameter / 10) : shortThread(bite, diameter)) * (endGrain ? END_GRAIN_SHEAR : 1) // prettier-ignore
+
+  const pulled = pull > capacity + TOLERANCE
+  const sheared = across > shear + TOLERANCE && !c.glued
+  const level: Level = !pulled && !sheared ? 'pass' : c.glued ? 'watch' : 'stop'
+  const found = `Each of the ${n} screws ${what === 'wall' ? 'into the wall, along the upper edge,' : `through the ${c.base.name.toLowerCase()}`} is pulled by ${pull.toFixed(0)} N and holds ${capacity.toFixed(0)}` // prettier-ignore
+  const says = !pulled
+    ? sheared
+      ? `Each of the ${n} screws carries ${across.toFixed(0)} N across and bears ${shear.toFixed(0)}: take longer ones, or more.`
+      : `${found}.`
+    : endGrain
+      ? `The screws through the ${c.base.name.toLowerCase()} go into end grain, where they hold nothing against being pulled: ${pull.toFixed(0)} N on each is left to the glue. Ply for solid wood holds better.` // prettier-ignore
+      : c.glued
+        ? `${found}: without the glue they would give. Clamp it well, or take a longer screw.`
+        : `${found}: take longer screws, a higher back, or fewer tools.`
+  return [
+    {
+      id: `screws ${what}`,
+      check: 'screws',
+      title: what === 'wall' ? 'Screws into the wall' : 'Screws through the back',
+      level,
+      says,
+      seats: [],
+      figure: `${key}Pull`,
+      limitFigure: `${key}Withdrawal`,
+      measured: { value: pull, limit: capacity, sense: 'at most', quantity: 'ratio', print: 'up' },
+      candidates: level === 'pass' ? [] : [...(endGrain ? sheets(subject, c) : higher(subject)), ...(what === 'wall' ? offer(input, 'Hang it on a strip', 'hung', 'strip') : [])], // prettier-ignore
+    },
+  ]
+}
+
+/** A back half as high again, in whole centimetres; none where the form has no such length. */
+function higher({ input, trail, model }: Subject): Remedy[] {
+  if (!trail.has('backHeight')) return []
+  const back = model.boards.find((b) => b.role === 'back')!
+  const value = Math.ceil((back.width * 1.5) / 10) * 10
+  return [remedy(`Back ${formatLength(value, input.shop)} high`, { kind: 'choice', key: 'backHeight', value })]
+}
+
+/** A sheet for the boards that are screwed into by their end grain, where the form asks what they are made from. */
+function sheets({ input, model }: Subject, { screws }: Carrying): Remedy[] {
+  const roles = model.boards
+    .filter((b) => screws.some((f) => f.endGrain && f.into === b.id))
+    .map((b) => `${b.role}Stock`)
+  const key = formOf(input.holder.form)?.choices.find((c) => c.type === 'stock' && roles.includes(c.key))?.key
+  const stock = input.shop.stock.filter((s) => s.form === 'sheet')
+  return key ? stock.slice(0, 3).map((s) => remedy(`Make it from ${s.name}`, { kind: 'choice', key, value: s.id })) : []
+}

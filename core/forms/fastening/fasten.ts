@@ -1,0 +1,99 @@
+import { screwDiameter } from '../../fit/screw'
+import type { Board, Fastener, Joint, Place } from '../../model/model'
+import { materialOf } from '../../shop/materials'
+import type { Shop } from '../../shop/shop'
+import type { Plan, PlanInput, PlannedModel } from '../form'
+import { bradsFor, pilotBit, screwsFor } from './choose-fastener'
+import { free, lineOf, nearestFree, spaced, type Around, type Line, type Unplaced } from './places'
+import { intoWall } from './wall'
+
+/** Density of wood that is not known: as hard, so that its pilot is wide enough; kg/m³. */
+const UNKNOWN = 600
+
+export const densityOf = (shop: Pick<Shop, 'materials'>, board: Board): number =>
+  materialOf(shop.materials, board.material)?.density ?? UNKNOWN
+
+/** Places the screws and brads of every joint, in the order of the joints, and those into the wall; the same for all forms. */
+export function fasten(plan: Plan, input: PlanInput): Plan {
+  const { model } = plan
+  if (!model) return plan
+  const driven: Fastener[] = []
+  const standing = new Set<string>()
+  for (const joint of [...model.joints].sort((a, b) => a.order - b.order)) {
+    driven.push(...joinBy(model, input.shop, joint, standing, driven))
+    for (const part of joint.parts) standing.add(part)
+  }
+  driven.push(...intoWall(model, input, driven))
+  return { ...plan, model: { ...model, fasteners: driven } }
+}
+
+/** What a joint's fasteners may be, without where, the best first; none where nothing the shop has would do. */
+function kindsFor(joint: Joint, line: Line, into: Board, shop: Shop): Unplaced[] {
+  const { side } = line
+  // a sheet’s edge is end grain by half at most: only solid wood splits so
+  const solid = ['softwood', 'hardwood'].includes(materialOf(shop.materials, into.material)?.kind ?? 'softwood')
+  const common = {
+    through: joint.parts[0],
+    into: joint.parts[1],
+    side,
+    endGrain: line.endGrain && solid,
+    joint: joint.order,
+  }
+  const brads = joint.by === 'brads' ? bradsFor(line, shop) : []
+  const density = densityOf(shop, into)
+  return [
+    ...brads.map((b): Unplaced => ({ ...common, kind: 'brad', item: b.id, name: b.name, diameter: b.thickness, length: b.length, gauge: null, bite: b.length - side, pilot: null })), // prettier-ignore
+    ...screwsFor(line, shop).map((s): Unplaced => ({ ...common, kind: 'screw', item: s.id, name: s.name, diameter: screwDiameter(s.gauge), length: s.length, gauge: s.gauge, bite: s.length - side, pilot: pilotBit(s.gauge, density, shop) })), // prettier-ignore
+  ]
+}
+
+/** The fasteners of one joint: the best kind of which all find a place, else the one of which most do. */
+function joinBy(
+  model: PlannedModel,
+  shop: Shop,
+  joint: Joint,
+  standing: ReadonlySet<string>,
+  driven: readonly Fastener[],
+): Fastener[] {
+  if (joint.by !== 'screws' && joint.by !== 'brads') return []
+  const [through, into] = joint.parts.map((id) => model.boards.find((b) => b.id === id))
+  const line = through && into ? lineOf(through, into) : null
+  if (!line) return []
+  let best: Fastener[] = []
+  for (const kind of kindsFor(joint, line, into!, shop)) {
+    const wanted = positions(line, kind, shop)
+    const placed = place(kind, line, wanted, { model, standing, driven })
+    if (placed.length === wanted.length) return placed
+    if (placed.length > best.length) best = placed
+  }
+  return best
+}
+
+function positions({ contact: { along } }: Line, kind: Unplaced, { settings }: Shop): number[] {
+  const every = kind.kind === 'brad' ? settings.bradSpacing : settings.screwSpacing
+  return spaced(along.from, along.to, settings.screwEnd * kind.diameter, every)
+}
+
+/** Puts fasteners where they are wanted, or as near to it as they are clear of everything. */
+function place(kind: Unplaced, { contact, side, across }: Line, wanted: readonly number[], around: Around): Fastener[] {
+  const toward: Place = { x: 0, y: 0, z: 0, [contact.axis]: contact.sense }
+  const at = (position: number): Place => {
+    const found = { x: 0, y: 0, z: 0 }
+    found[contact.axis] = contact.at - contact.sense * side
+    found[contact.along.axis] = position
+    found[contact.across.axis] = across
+    return found
+  }
+  const { from, to } = contact.along
+  const reach = (wanted.length > 1 ? wanted[1]! - wanted[0]! : to - from) / 2 - kind.diameter
+  const placed: Fastener[] = []
+  for (const position of wanted) {
+    const isFree = (p: number): boolean =>
+      p > from + kind.diameter &&
+      p < to - kind.diameter &&
+      free({ ...kind, at: at(p), toward }, { ...around, driven: [...around.driven, ...placed] })
+    const found = nearestFree(position, reach, isFree)
+    if (found !== null) placed.push({ ...kind, id: `${kind.kind}-${kind.joint}-${placed.length + 1}`, at: at(found), toward }) // prettier-ignore
+  }
+  return placed
+}

@@ -1,0 +1,138 @@
+import { outlineBounds } from '../../geometry/outline'
+import { contactOf, onBoard, axesOf, type Axis, type Contact } from '../../model/contact'
+import type { Board, Fastener, Place } from '../../model/model'
+import { boardBox, rodBox, type Box } from '../../model/standing'
+import type { PlannedModel } from '../form'
+
+/** Room that a driver needs on a screw's axis, mm. */
+export const DRIVER = { across: 12, long: 150 } as const
+
+/** Wood that stays round a fastener, mm. */
+const CLEAR = 3
+
+/** How far a fastener is moved at a time to find it a place, mm. */
+const STEP = 3
+
+/** A box from one place to another along an axis, so far across. mm */
+export function along(at: Place, toward: Place, long: number, across: number): Box {
+  const side = (axis: Axis): readonly [number, number] => {
+    const end = at[axis] + toward[axis] * long
+    const round = toward[axis] === 0 ? across / 2 : 0
+    return [Math.min(at[axis], end) - round, Math.max(at[axis], end) + round]
+  }
+  return { x: side('x'), y: side('y'), z: side('z') }
+}
+
+const AXES: readonly Axis[] = ['x', 'y', 'z']
+
+/** Whether two boxes take up the same room. */
+export const boxesMeet = (a: Box, b: Box, spare = 1e-6): boolean =>
+  AXES.every((k) => a[k][0] < b[k][1] - spare && b[k][0] < a[k][1] - spare)
+
+/** Where a driver stands that drives a fastener. */
+export const driverBox = ({ at, toward }: Pick<Fastener, 'at' | 'toward'>): Box =>
+  along(at, { x: -toward.x, y: -toward.y, z: -toward.z }, DRIVER.long, DRIVER.across)
+
+const bodyOf = (f: Pick<Fastener, 'at' | 'toward' | 'length' | 'diameter'>): Box =>
+  along(f.at, f.toward, f.length, f.diameter)
+
+/** Whether a fastener passes through an opening of a board, or nearer to it than the wood that should stay. */
+function meetsOpening(board: Board, f: Pick<Fastener, 'at' | 'toward' | 'length' | 'diameter'>): boolean {
+  if (board.openings.length === 0) return false
+  const { x, y, z } = bodyOf(f)
+  const a = onBoard(board, { x: x[0], y: y[0], z: z[0] })
+  const b = onBoard(board, { x: x[1], y: y[1], z: z[1] })
+  const deep = [Math.min(a.deep, b.deep), Math.max(a.deep, b.deep)] as const
+  return board.openings.some((o) => {
+    const bounds = outlineBounds(o.outline)
+    const depth = o.depth === null || o.dust !== null ? board.thickness : o.depth
+    return (
+      Math.min(a.x, b.x) < bounds.maxX + CLEAR &&
+      Math.max(a.x, b.x) > bounds.minX - CLEAR &&
+      Math.min(a.y, b.y) < bounds.maxY + CLEAR &&
+      Math.max(a.y, b.y) > bounds.minY - CLEAR &&
+      deep[0] < depth + CLEAR
+    )
+  })
+}
+
+/** A fastener that is to be placed: what it is, without where. */
+export type Unplaced = Omit<Fastener, 'id' | 'at' | 'toward'>
+
+/** What is in the way: boards it may go through, those that stand already, and what was driven before. */
+export interface Around {
+  model: PlannedModel
+  /** ids of parts that stand when it is driven, besides the two it joins */
+  standing: ReadonlySet<string>
+  driven: readonly Fastener[]
+}
+
+/** Whether a fastener can be here: no opening, no other fastener, no part that stands in the driver's way. */
+export function free(f: Omit<Fastener, 'id'>, { model, standing, driven }: Around): boolean {
+  const body = bodyOf(f)
+  const touched = model.boards.filter((b) => b.id === f.through || b.id === f.into)
+  if (touched.some((b) => meetsOpening(b, f))) return false
+  if (driven.some((other) => boxesMeet(body, bodyOf(other), -1))) return false
+  const driver = driverBox(f)
+  const inWay = (id: string, box: Box): boolean => standing.has(id) && id !== f.through && boxesMeet(driver, box)
+  return !model.boards.some((b) => inWay(b.id, boardBox(b))) && !model.rods.some((r) => inWay(r.id, rodBox(r)))
+}
+
+/** Where a joint's fasteners may go: the contact without a bevel, and the line on which they stand. mm */
+export interface Line {
+  contact: Contact
+  /** thickness of the part under the head along its axis, and of the one it goes into */
+  side: number
+  room: number
+  /** where they stand across the contact, and how far that is from the nearest edge of what they go into */
+  across: number
+  edge: number
+  endGrain: boolean
+}
+
+const sizeAlong = (board: Board, axis: Axis): number => {
+  const [from, to] = boardBox(board)[axis]
+  return to - from
+}
+
+/** The line of fasteners through one board into another; null where they don't touch. */
+export function lineOf(through: Board, into: Board): Line | null {
+  const contact = contactOf(through, into)
+  if (!contact) return null
+  const { axis, across } = contact
+  // the body of a bevelled strip, never its bevel
+  const lost = through.bevel && across.axis === axesOf(through).width ? through.thickness * Math.tan((through.bevel.tilt * Math.PI) / 180) : 0 // prettier-ignore
+  const low = across.from + lost
+  if (low > across.to - CLEAR) return null
+  const middle = (low + across.to) / 2
+  // never in a glue line: in the middle of the uppermost layer
+  const layered = into.layers > 1 && across.axis === axesOf(into).thickness
+  const at = layered ? across.to - into.thickness / into.layers / 2 : middle
+  return {
+    contact,
+    side: sizeAlong(through, axis),
+    room: sizeAlong(into, axis),
+    across: at,
+    edge: Math.min(at - across.from, across.to - at),
+    endGrain: axesOf(into).length === axis,
+  }
+}
+
+/** Places along a stretch: both ends and between them no farther apart than this; one where it is short. mm */
+export function spaced(from: number, to: number, end: number, every: number): number[] {
+  const long = to - from
+  const inset = Math.min(end, long / 4)
+  const usable = long - 2 * inset
+  if (long < 2.5 * end) return [(from + to) / 2]
+  const gaps = Math.max(1, Math.ceil(usable / every - 1e-9))
+  return Array.from({ length: gaps + 1 }, (_, i) => from + inset + (usable * i) / gaps)
+}
+
+/** Moves a place by steps to either side until it is free, no farther than half of the way to its neighbour. */
+export function nearestFree(wanted: number, reach: number, isFree: (at: number) => boolean): number | null {
+  for (let off = 0; off <= reach; off += STEP) {
+    if (isFree(wanted + off)) return wanted + off
+    if (off > 0 && isFree(wanted - off)) return wanted - off
+  }
+  return null
+}

@@ -1,0 +1,79 @@
+import { pilotFor, screwDiameter } from '../../fit/screw'
+import type { Fastener, Place } from '../../model/model'
+import { boardBox } from '../../model/standing'
+import { optionOf } from '../choice-value'
+import type { PlanInput, PlannedModel } from '../form'
+import { hangingChoices } from '../hanging-choices'
+import { screwsFor } from './choose-fastener'
+import { free, nearestFree, spaced, type Unplaced } from './places'
+
+/** From an edge of the back to a row of screws into the wall, mm. */
+const INSET = 15
+
+/** How far a row is moved from its edge to be clear of what stands in front, mm at a time. */
+const STEP = 5
+
+const TO_WALL: Place = { x: 0, y: -1, z: 0 }
+
+/** The screw by which a holder is fixed to the wall; null where the shop has none that is long enough. */
+function wallScrew(model: PlannedModel, { shop }: PlanInput): Unplaced | null {
+  const back = model.boards.find((b) => b.role === 'back')!
+  const { wallPanel, wallDensity } = shop.settings
+  // what sticks out behind a panel does no harm: it may be longer by that
+  const [screw] = screwsFor({ side: back.thickness, room: wallPanel + 60, edge: INSET }, shop)
+  if (!screw) return null
+  return {
+    kind: 'screw',
+    item: screw.id,
+    name: screw.name,
+    diameter: screwDiameter(screw.gauge),
+    length: screw.length,
+    gauge: screw.gauge,
+    through: back.id,
+    into: null,
+    side: back.thickness,
+    bite: Math.min(screw.length - back.thickness, wallPanel),
+    endGrain: false,
+    pilot: pilotFor(screw.gauge, wallDensity),
+    joint: null,
+  }
+}
+
+/**
+ * Screws through the back into the wall, where a holder is screwed on: a row along its upper edge and one along its lower,
+ * each moved to where a driver gets at it.
+ */
+export function intoWall(model: PlannedModel, input: PlanInput, driven: readonly Fastener[]): Fastener[] {
+  const back = model.boards.find((b) => b.role === 'back')
+  if (!back || optionOf(hangingChoices, input, 'hung') === 'strip') return []
+  const kind = wallScrew(model, input)
+  if (!kind) return []
+  const { x, y, z } = boardBox(back)
+  const standing = new Set([...model.boards, ...model.rods].map((p) => p.id).filter((id) => id !== back.id))
+  const placed: Fastener[] = []
+  const at = (px: number, pz: number): Place => ({ x: px, y: y[1], z: pz })
+  const isFree = (px: number, pz: number): boolean =>
+    px > x[0] + kind.diameter && px < x[1] - kind.diameter && free({ ...kind, at: at(px, pz), toward: TO_WALL }, { model, standing, driven: [...driven, ...placed] }) // prettier-ignore
+  const inset = Math.min(INSET, (z[1] - z[0]) / 3)
+  const middle = (z[0] + z[1]) / 2
+  const wanted = spaced(x[0], x[1], Math.max(30, kind.diameter * 4), input.shop.settings.wallScrewSpacing)
+  const reach = wanted.length > 1 ? (wanted[1]! - wanted[0]!) / 2 - kind.diameter : (x[1] - x[0]) / 2
+
+  for (const [edge, way, name] of [
+    [z[1] - inset, -1, 'upper'],
+    [z[0] + inset, 1, 'lower'],
+  ] as const) {
+    // the first height, from this edge towards the middle, at which most of the row is free
+    let best: number[] = []
+    let height = edge
+    for (let pz: number = edge; way * (pz - middle) <= 0; pz += way * STEP) {
+      const found = wanted.map((px) => nearestFree(px, reach, (p) => isFree(p, pz))).filter((p) => p !== null)
+      if (found.length <= best.length) continue
+      best = found
+      height = pz
+      if (found.length === wanted.length) break
+    }
+    best.forEach((px, i) => placed.push({ ...kind, id: `wall-${name}-${i + 1}`, at: at(px, height), toward: TO_WALL }))
+  }
+  return placed
+}
