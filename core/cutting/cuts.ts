@@ -27,11 +27,45 @@ interface Region {
  */
 export function cutsOf(length: number, width: number, placements: readonly CutPlacement[]): Cut[] {
   const cuts: Omit<Cut, 'number'>[] = []
-  part({ x0: 0, y0: 0, x1: length, y1: width }, placements, cuts)
+  part({ x0: 0, y0: 0, x1: length, y1: width }, placements, cuts, { kerf: 0, regions: [] })
   return cuts.map((cut, i) => ({ number: i + 1, ...cut }))
 }
 
-function part(region: Region, placed: readonly CutPlacement[], cuts: Omit<Cut, 'number'>[]): void {
+/** A rectangle that is left of a sheet when its pieces are cut, mm from the stock's corner. */
+export interface Leftover {
+  x: number
+  y: number
+  length: number
+  width: number
+}
+
+/**
+ * What is left of a sheet after its cuts, each a rectangle in one piece.
+ * @param kerf what the blade takes beside each cut, mm
+ * @returns the largest first
+ * @throws RangeError when the pieces can't be parted edge to edge
+ */
+export function leftoversOf(
+  length: number,
+  width: number,
+  placements: readonly CutPlacement[],
+  kerf: number,
+): Leftover[] {
+  const left: Left = { kerf, regions: [] }
+  part({ x0: 0, y0: 0, x1: length, y1: width }, placements, [], left)
+  return left.regions
+    .map(({ x0, y0, x1, y1 }): Leftover => ({ x: x0, y: y0, length: x1 - x0, width: y1 - y0 }))
+    .filter((l) => l.length > SAME && l.width > SAME)
+    .sort((a, b) => b.length * b.width - a.length * a.width)
+}
+
+/** What is left beside the pieces, the kerf off. */
+interface Left {
+  kerf: number
+  regions: Region[]
+}
+
+function part(region: Region, placed: readonly CutPlacement[], cuts: Omit<Cut, 'number'>[], left: Left): void {
   if (placed.length === 0) return
   for (const cross of [false, true]) {
     const groups = strips(placed, cross)
@@ -50,10 +84,13 @@ function part(region: Region, placed: readonly CutPlacement[], cuts: Omit<Cut, '
           : { from: { x: region.x0, y: to }, to: { x: region.x1, y: to } }
         cuts.push({ direction: cross ? 'cross' : 'rip', ...line, fence: to - from })
       }
-      part(own, group, cuts)
+      part(own, group, cuts, left)
       const next = groups[i + 1]
       if (next) from = Math.min(...next.map((p) => (cross ? p.x : p.y)))
     })
+    // the blade's kerf lies on the leftover's side of the cut
+    const over = last + left.kerf
+    if (trims) left.regions.push(cross ? { ...region, x0: over } : { ...region, y0: over })
     return
   }
   if (placed.length > 1) throw new RangeError('these pieces can’t be parted by cuts from edge to edge')

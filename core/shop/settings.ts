@@ -278,6 +278,13 @@ export const SETTINGS = {
     [50, 2000],
     'From the wall, with its tools: what a walkway or a vehicle leaves.',
   ),
+  pace: ratio(
+    'You',
+    'Your pace',
+    1,
+    [0.2, 5],
+    'Times of the steps are multiplied by it: 1 for now and then, less with practice.',
+  ),
   userHeight: length(
     'You',
     'Your height',

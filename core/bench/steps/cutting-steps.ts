@@ -1,0 +1,204 @@
+import { drawnWidth, type SheetCuts } from '../../cutting/sheets-used'
+import type { HolderModel } from '../../model/model'
+import type { Shop } from '../../shop/shop'
+import { formatLength } from '../../units/format-length'
+import { formatAngle } from '../../units/angle'
+import { bevelOf, cutOf, layersOf } from './features'
+import { sawFor } from './machines'
+import { step, wants, type Bench, type Step } from './step'
+import { MINUTES } from './times'
+
+/** Rips shorter than this and cross-cuts of pieces shorter than that are not held safely, mm. */
+const SHORT_RIP = 300
+const SHORT_CROSS = 150
+
+/** A rip narrower than this wants a push block, mm. */
+const NARROW = 80
+
+/** A piece of stock heavier than one person carries: its area, mm². */
+const HEAVY_SHEET = 2e6
+
+const NO_SAW = 'No saw in the shop makes this cut: have it cut, or add one under the shop’s saws.'
+
+/** Features of the pieces of one holder in the order in which they lie on the sheets: `cut:rail#1`. */
+function pieceNames(cuts: readonly SheetCuts[], holder: string): Map<SheetCuts, string[]> {
+  const count = new Map<string, number>()
+  return new Map(
+    cuts.map((sheet) => [
+      sheet,
+      sheet.placements.flatMap(({ partId }) => {
+        if (!partId.startsWith(`${holder}/`)) return []
+        const part = partId.slice(holder.length + 1)
+        const n = (count.get(part) ?? 0) + 1
+        count.set(part, n)
+        return [cutOf(part, n)]
+      }),
+    ]),
+  )
+}
+
+/** Every layer of every board and every rod, by what it is cut from. */
+function wanted(model: Pick<HolderModel, 'boards' | 'rods'>) {
+  return [
+    ...model.boards.flatMap((b) =>
+      Array.from({ length: b.layers }, (_, n) => ({
+        feature: cutOf(b.id, n + 1),
+        part: b.id,
+        name: b.name,
+        stock: b.stock,
+        length: b.length,
+        width: b.width,
+      })),
+    ),
+    ...model.rods.map((r) => ({ feature: cutOf(r.id, 1), part: r.id, name: r.name, stock: r.stock, length: r.length, width: 0 })), // prettier-ignore
+  ]
+}
+
+/**
+ * Cutting the parts to size: a step for each piece of stock where the cutting is planned, else one for each kind of stock
+ * with the sizes.
+ * @param holder id of the holder, by which its parts are named in a plan of cutting
+ */
+export function cuttingSteps({ model, shop, cuts }: Bench, holder: string): Step[] {
+  const all = wanted(model)
+  const planned = [...pieceNames(cuts, holder)].filter(([, features]) => features.length > 0)
+  const done = new Set(planned.flatMap(([, features]) => features))
+  const rest = all.filter((p) => !done.has(p.feature))
+  const stocks = [...new Set(rest.map((p) => p.stock))]
+  return [
+    ...planned.map(([sheet, features]) => fromSheet(shop, model, sheet, features)),
+    ...stocks.map((id) => bySize(shop, id, rest.filter((p) => p.stock === id))), // prettier-ignore
+  ]
+}
+
+function fromSheet(shop: Shop, model: HolderModel, sheet: SheetCuts, features: string[]): Step {
+  const { job, cuts, stock } = sheet
+  const round = job.instance.kind === '1d'
+  const whole = { thickness: job.stock.thickness, tilt: 0 }
+  const saws = new Map<string, string>()
+  const says = cuts.map((cut) => {
+    const direction = round ? 'cross' : cut.direction
+    const long = Math.hypot(cut.to.x - cut.from.x, cut.to.y - cut.from.y)
+    const saw = sawFor(shop, direction, { long, fence: cut.fence, ...whole })
+    saws.set(direction, saw?.name ?? NO_SAW)
+    return `${cut.number}. ${direction === 'rip' ? 'Rip, fence at' : 'Cross-cut, stop at'} ${formatLength(cut.fence, shop)}`
+  })
+  const rips = cuts.filter((c) => c.direction === 'rip' && !round)
+  const small = sheet.placements.some((p) => Math.max(p.length, p.width) < SHORT_RIP || p.length < SHORT_CROSS)
+  const parts = [...new Set(features.map((f) => f.slice(4, f.lastIndexOf('#'))))]
+  const size = `${formatLength(stock.length, shop)}${stock.width ? ` × ${formatLength(drawnWidth(sheet), shop)}` : ''}`
+  return step({
+    id: `cut:${sheet.key}`,
+    kind: 'cut',
+    title: `Cut ${sheet.name}`,
+    parts,
+    settings: [
+      { label: stock.isOffcut ? 'From the bin' : 'Piece of stock', value: size },
+      ...[...saws].map(([direction, name]) => ({ label: direction === 'rip' ? 'Rips' : 'Cross-cuts', value: name })),
+      { label: 'Kerf reckoned with', value: formatLength(job.instance.kerf, shop) },
+    ],
+    says,
+    cautions: [
+      ...(rips.some((r) => r.fence < NARROW) ? [RIPPING] : []),
+      ...(stock.length * stock.width > HEAVY_SHEET ? ['A full sheet weighs 25 to 37 kg: two people, or cut it down first.'] : []), // prettier-ignore
+      ...(small
+        ? [`Short pieces stay in their strip and are parted last; hold them by a clamp, never by fingers.`]
+        : []),
+    ],
+    makes: features,
+    minutes: MINUTES.setUp + MINUTES.cut * cuts.length,
+    show: { look: 'board', boards: parts.filter((id) => model.boards.some((b) => b.id === id)) },
+  })
+}
+
+export const RIPPING =
+  'Ripping narrow strips: push block, the offcut on the free side of the blade, never trapped between blade and fence.'
+
+function bySize(shop: Shop, stockId: string, pieces: ReturnType<typeof wanted>): Step {
+  const stock = shop.stock.find((s) => s.id === stockId)
+  const same = new Map<string, { text: string; count: number; names: string[] }>()
+  for (const p of pieces) {
+    const text = `${formatLength(p.length, shop)}${p.width ? ` × ${formatLength(p.width, shop)}` : ''}`
+    const found = same.get(text) ?? { text, count: 0, names: [] }
+    found.count++
+    if (!found.names.includes(p.name)) found.names.push(p.name)
+    same.set(text, found)
+  }
+  const thickness = stock?.thickness ?? 0
+  const widest = Math.max(...pieces.map((p) => p.width))
+  const rip = widest > 0 ? sawFor(shop, 'rip', { long: Math.max(...pieces.map((p) => p.length)), fence: widest, thickness, tilt: 0 }) : null // prettier-ignore
+  const cross = sawFor(shop, 'cross', { long: widest, fence: 0, thickness, tilt: 0 })
+  return step({
+    id: `cut:${stockId}`,
+    kind: 'cut',
+    title: `Cut from ${stock?.name ?? stockId}`,
+    parts: [...new Set(pieces.map((p) => p.part))],
+    settings: [
+      ...(widest > 0 ? [{ label: 'Rips', value: rip?.name ?? NO_SAW }] : []),
+      { label: 'Cross-cuts', value: cross?.name ?? NO_SAW },
+    ],
+    says: [...same.values()].map(({ text, count, names }) => `${count} of ${text}: ${names.join(', ').toLowerCase()}${count > 1 ? '; one stop for all of them' : ''}`), // prettier-ignore
+    cautions: pieces.some((p) => p.width > 0 && p.width < NARROW) ? [RIPPING] : [],
+    makes: pieces.map((p) => p.feature),
+    minutes: MINUTES.setUp + MINUTES.cut * pieces.length,
+  })
+}
+
+/** Strips ripped at their bevel, and layers glued up. */
+export function blankSteps({ model, shop }: Bench): Step[] {
+  const bevels = model.boards.flatMap((b): Step[] => {
+    if (!b.bevel) return []
+    const { tilt } = b.bevel
+    const saw = sawFor(shop, 'rip', { long: b.length, fence: b.width, thickness: b.thickness, tilt })
+    return [
+      step({
+        id: `bevel:${b.id}`,
+        kind: 'bevel',
+        title: `Rip the bevel of the ${b.name.toLowerCase()}`,
+        parts: [b.id],
+        settings: [
+          { label: 'Saw', value: saw?.name ?? NO_SAW },
+          { label: 'Tilt', value: formatAngle(tilt) },
+          { label: 'Wide face', value: formatLength(b.width, shop) },
+          { label: 'Narrow face', value: formatLength(b.width - b.thickness * Math.tan((tilt * Math.PI) / 180), shop) },
+        ],
+        says: [
+          `Tilt the blade to ${formatAngle(tilt)} and set the fence by a test cut: the wide face comes out at ${formatLength(b.width, shop)}.`,
+          saw?.tiltsTo ? `${saw.name} tilts to the ${saw.tiltsTo}: the fence goes on the side that the blade leans away from.` : 'The fence goes on the side that the blade leans away from.', // prettier-ignore
+          `Flatten the sharp edge by ${formatLength(shop.settings.stripFlat, shop)}, so that dust below it does not hold it off.`,
+        ],
+        cautions: [`${RIPPING} The bevel leaves an edge that cuts: gloves off at the saw, and flatten it at once.`],
+        makes: [bevelOf(b.id)],
+        wants: wants(cutOf(b.id, 1)),
+        minutes: MINUTES.bevel,
+        show: { look: 'side', boards: [b.id] },
+      }),
+    ]
+  })
+  const layers = model.boards
+    .filter((b) => b.layers > 1)
+    .map((b): Step => {
+      const glue = shop.glues.find((g) => !g.toBuy) ?? shop.glues[0]
+      return step({
+        id: `layer:${b.id}`,
+        kind: 'layer',
+        title: `Glue the ${b.name.toLowerCase()} up from ${b.layers} layers`,
+        parts: [b.id],
+        settings: [
+          { label: 'Glue', value: glue?.name ?? 'wood glue' },
+          ...(glue ? [{ label: 'Clamped for', value: `${glue.clampTime} min` }] : []),
+        ],
+        says: [
+          'Grain the same way in all of them; a thin even coat on one face of each pair.',
+          'Line the datum ends and back edges up, two brads in the waste keep them from sliding; clamp from the middle outwards.',
+          'Wipe off what squeezes out before it skins over.',
+        ],
+        makes: [layersOf(b.id)],
+        wants: wants(...Array.from({ length: b.layers }, (_, n) => cutOf(b.id, n + 1))),
+        minutes: MINUTES.layer + MINUTES.glue * (b.layers - 1),
+        sets: glue?.clampTime ?? 60,
+        show: { look: 'board', boards: [b.id] },
+      })
+    })
+  return [...bevels, ...layers]
+}

@@ -1,0 +1,25 @@
+import { blankSteps, cuttingSteps } from './cutting-steps'
+import { hangingSteps } from './hanging-steps'
+import { joiningSteps } from './joining-steps'
+import { boreSteps, easeStep, markSteps, shapeSteps } from './opening-steps'
+import { inOrder, type Order } from './order'
+import type { Bench } from './step'
+
+/**
+ * The work on a holder as cards for the bench, from the first cut to the proof, in an order that its joints allow.
+ * Sentences are in the shop's words and units.
+ * @param holder id of the holder, by which its parts are named in the plans of cutting
+ */
+export function benchSteps(bench: Bench, holder: string): Order {
+  const steps = [
+    ...cuttingSteps(bench, holder),
+    ...blankSteps(bench),
+    ...markSteps(bench),
+    ...boreSteps(bench),
+    ...shapeSteps(bench),
+    easeStep(bench),
+    ...joiningSteps(bench),
+    ...hangingSteps(bench),
+  ]
+  return inOrder(steps, bench.shop.settings.pace)
+}

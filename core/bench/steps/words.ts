@@ -1,0 +1,17 @@
+import { formatLength, type LengthFormat } from '../../units/format-length'
+import { toGrid } from '../../units/grid'
+import { gridStep } from '../../units/format-length'
+
+/** Words in a row: `a`, `a and b`, `a, b and c`. */
+export const listed = (words: readonly string[]): string =>
+  words.length < 2 ? (words[0] ?? '') : `${words.slice(0, -1).join(', ')} and ${words.at(-1)!}`
+
+/** Names of parts, `4 parts, divider 1 to right end` where they are many. */
+export const fewNames = (names: readonly string[]): string =>
+  names.length <= 3 ? listed(names) : `${names.length} parts, ${names[0]!} to ${names.at(-1)!}`
+
+/** Running figures as printed, each to the nearest grid point by itself. */
+export const running = (values: readonly number[], format: LengthFormat): string =>
+  values.map((v) => formatLength(toGrid(v, gridStep(format)), format)).join(' · ')
+
+export const lower = (text: string): string => text.charAt(0).toLowerCase() + text.slice(1)

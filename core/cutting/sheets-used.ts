@@ -1,0 +1,48 @@
+import type { Shop } from '../shop/shop'
+import { cutsOf, type Cut } from './cuts'
+import type { CuttingJob } from './from-holders'
+import type { CutPlacement, CutPlan, CutStock } from './instance'
+
+/** One piece of stock that a plan uses: what lies in it, and the cuts in their order. */
+export interface SheetCuts {
+  job: CuttingJob
+  stock: CutStock
+  /** `birch-ply-18 0`: the stock and which piece of it */
+  key: string
+  /** as one would call it: the offcut by its name, a bought one by its number */
+  name: string
+  /** id of the offcut it is, or null for one that is bought */
+  offcut: string | null
+  placements: CutPlacement[]
+  cuts: Cut[]
+}
+
+/** Width of a piece of stock as it is drawn and cut: rods and lengths by their thickness; mm. */
+export const drawnWidth = ({ job, stock }: Pick<SheetCuts, 'job' | 'stock'>): number =>
+  stock.width || job.stock.thickness
+
+/** The pieces of stock that a plan uses, in the order in which the plan takes them up. */
+export function sheetsUsed(job: CuttingJob, plan: CutPlan, shop: Pick<Shop, 'offcuts'>): SheetCuts[] {
+  const sheets = new Map<string, SheetCuts>()
+  for (const p of plan.placements) {
+    const key = `${p.stockId} ${p.stockIndex}`
+    const stock = job.instance.stock.find((s) => s.id === p.stockId)!
+    const offcut = shop.offcuts.find((o) => `offcut ${o.id}` === p.stockId)
+    const sheet = sheets.get(key) ?? {
+      job,
+      stock,
+      key,
+      name: offcut?.name ?? `${job.stock.name}, ${p.stockIndex + 1}`,
+      offcut: offcut?.id ?? null,
+      placements: [],
+      cuts: [],
+    }
+    sheet.placements.push(p)
+    sheets.set(key, sheet)
+  }
+  return [...sheets.values()].map((sheet) => {
+    const wide = drawnWidth(sheet)
+    const full = sheet.placements.map((p) => (p.width ? p : { ...p, width: wide }))
+    return { ...sheet, cuts: cutsOf(sheet.stock.length, wide, full) }
+  })
+}
