@@ -10,7 +10,7 @@ export default defineNuxtConfig({
   ssr: false,
   devtools: { enabled: false },
   telemetry: false,
-  modules: ['@nuxt/eslint', '@pinia/nuxt', 'vuetify-nuxt-module'],
+  modules: ['@nuxt/eslint', '@pinia/nuxt', 'vuetify-nuxt-module', '@vite-pwa/nuxt'],
   eslint: { config: { stylistic: false } },
   alias: { '#core': core },
   features: { inlineStyles: false },
@@ -38,6 +38,35 @@ export default defineNuxtConfig({
     tsConfig: typed,
     nodeTsConfig: {
       compilerOptions: { ...typed.compilerOptions, paths: { '#core/*': [`${core}/*`] } },
+    },
+  },
+  // so that the cards of the bench work where the wireless doesn't: the pages are kept, and what was read last
+  pwa: {
+    registerType: 'autoUpdate',
+    manifest: {
+      name: 'Fingerling',
+      short_name: 'Fingerling',
+      description: 'Wall holders for your tools',
+      display: 'standalone',
+      start_url: '/',
+      background_color: '#f6f3ea',
+      theme_color: '#f6f3ea',
+      icons: [{ src: '/icon.svg', sizes: 'any', type: 'image/svg+xml' }],
+    },
+    workbox: {
+      globPatterns: ['**/*.{js,css,svg,woff2,wasm}'],
+      maximumFileSizeToCacheInBytes: 8_000_000,
+      additionalManifestEntries: [{ url: '/', revision: String(Date.now()) }],
+      navigateFallback: '/',
+      navigateFallbackDenylist: [/^\/api\//],
+      runtimeCaching: [
+        {
+          urlPattern: ({ url, request }) =>
+            request.method === 'GET' && /^\/api\/(shops|tools|holders|works)(\/|$)/.test(url.pathname),
+          handler: 'NetworkFirst',
+          options: { cacheName: 'records', expiration: { maxEntries: 200 } },
+        },
+      ],
     },
   },
   nitro: {

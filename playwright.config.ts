@@ -13,6 +13,7 @@ export default defineConfig({
   expect: { timeout: 12000 },
   reporter: [['list']],
   use: {
+    serviceWorkers: 'block',
     viewport: { width: 1280, height: 800 },
     trace: 'retain-on-failure',
     testIdAttribute: 'data-test',

@@ -25,6 +25,7 @@ const keys: Key[] = [
   { on: '2', says: 'Go to Tools', act: () => void router.push('/tools') },
   { on: '3', says: 'Go to Holders', act: () => void router.push('/holders') },
   { on: '4', says: 'Go to Cutting', act: () => void router.push('/cutting') },
+  { on: '5', says: 'Go to Bench', act: () => void router.push('/bench') },
   { on: 'd', says: 'Measuring devices', act: () => devices.show(!devices.open) },
   { on: 'u', says: 'Inches or millimetres', act: () => switchUnit() },
   { on: '?', says: 'This list', act: () => (keysShown.value = !keysShown.value) },
@@ -40,6 +41,7 @@ const elsewhere = [
   { on: '/', says: 'In the tray: search' },
   { on: '← →', says: 'In the tray: from tool to tool' },
   { on: 'h / m / s / b', says: 'Taking stock: here, missing, pass by, back' },
+  { on: '← → / x', says: 'At the bench: from card to card, done' },
   { on: '+ / − / 0', says: 'On a drawing: closer, farther, all of it' },
 ]
 
@@ -65,6 +67,7 @@ function switchUnit() {
         >Holders <small v-if="records.holders.length">{{ records.holders.length }}</small></NuxtLink
       >
       <NuxtLink to="/cutting">Cutting</NuxtLink>
+      <NuxtLink to="/bench">Bench</NuxtLink>
     </nav>
     <span class="spring" />
     <SaveState v-if="records.shop" />
@@ -79,7 +82,7 @@ function switchUnit() {
         <v-icon :icon="mdiUndo" size="20" />
       </button>
       <button
-        class="btn bare icon"
+        class="btn bare icon redo"
         :disabled="!history.redoable"
         :title="history.redoable ? `Redo: ${history.redoable}` : 'Nothing to redo'"
         aria-label="Redo"
@@ -238,6 +241,24 @@ dd {
   }
   .shop-name {
     max-width: 70px;
+  }
+}
+@media (max-width: 480px) {
+  nav {
+    overflow-x: auto;
+    scrollbar-width: none;
+    min-width: 0;
+  }
+  nav a {
+    padding: 0 7px;
+  }
+  .unit,
+  .redo {
+    display: none;
+  }
+  .shop-name {
+    max-width: 52px;
+    padding: 0 4px;
   }
 }
 </style>

@@ -68,7 +68,7 @@ const next = computed<Next>(() => {
       title: first.holder.name,
       why: 'It is sound: take its marks to the board.',
       button: 'To the bench',
-      go: () => void router.push(`/holders/${first.holder.id}/bench`),
+      go: () => void router.push(`/bench/${first.holder.id}`),
     }
   return {
     title: 'Nothing waits',

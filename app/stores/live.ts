@@ -3,7 +3,7 @@ import { ref } from 'vue'
 import { ask, WINDOW } from './backend'
 import { useHistory } from './history'
 import { useOutbox } from './outbox'
-import { keyOf, taken, type RecordKind } from './record'
+import { keyOf, RECORD_KINDS, taken, type RecordKind } from './record'
 import { useRecords } from './records'
 
 /** No sign of life from the server for this long, ms, means that the connection is cut. */
@@ -52,7 +52,7 @@ export const useLive = defineStore('live', () => {
     outbox.hurry()
     const shop = records.shopId
     if (!shop) return records.load()
-    for (const kind of ['shops', 'tools', 'holders'] as const) {
+    for (const kind of RECORD_KINDS) {
       const answer = await ask<Record<string, unknown>[]>('GET', `/api/${kind}?shop=${encodeURIComponent(shop)}`)
       if (answer.kind === 'ok') for (const sent of answer.value) takeIn(kind, sent)
     }
@@ -64,7 +64,7 @@ export const useLive = defineStore('live', () => {
     const here = records.all.get(key)
     if (outbox.pending.has(key) || (here && here.version >= theirs.version)) return
     records.set(theirs)
-    if (here) {
+    if (here && kind !== 'works') {
       history.forget(key)
       const name = here.data?.name ?? theirs.data?.name ?? 'A record'
       news.value = theirs.data ? `“${name}” was changed in another window.` : `“${name}” was deleted in another window.`

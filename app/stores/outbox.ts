@@ -1,5 +1,6 @@
 import { defineStore } from 'pinia'
 import { computed, shallowReactive } from 'vue'
+import { mergeWork } from '#core/model/work'
 import { ask, type Problem } from './backend'
 import { asChange, keyOf, sameData, sending, taken, type ManyAnswer, type Kept, type RecordKind } from './record'
 import { useRecords } from './records'
@@ -146,7 +147,18 @@ export const useOutbox = defineStore('outbox', () => {
   /** Somebody saved in between: if it says the same (such as our own save, whose answer was lost) all is well, else both are shown. */
   function stale(key: string, sent: Kept, theirs: Kept): void {
     if (sameData(theirs.data, sent.data)) return saved(key, sent, theirs)
+    if (sent.kind === 'works' && sent.data && theirs.data) return merged(key, theirs as Kept<'works'>)
     pending.set(key, { state: 'conflict', theirs })
+  }
+
+  /** What was ticked off here and elsewhere is brought together without asking. */
+  function merged(key: string, theirs: Kept<'works'>): void {
+    const mine = records.all.get(key) as Kept<'works'>
+    const next = { ...mine, version: theirs.version, data: mergeWork(mine.data!, theirs.data!) }
+    records.set(next)
+    pending.delete(key)
+    if (sameData(next.data, theirs.data)) settled(key)
+    else changed(next)
   }
 
   /** Ends a conflict: what is here is saved over theirs, or theirs is taken. */

@@ -1,5 +1,6 @@
 import type { Tool } from '#core/footprint/tool'
 import type { Holder } from '#core/model/holder'
+import type { Work } from '#core/model/work'
 import type { Shop } from '#core/shop/shop'
 import type { Problem } from './backend'
 
@@ -8,8 +9,10 @@ export interface Contents {
   shops: Shop
   tools: Tool
   holders: Holder
+  works: Work
 }
 export type RecordKind = keyof Contents
+export const RECORD_KINDS = ['shops', 'tools', 'holders', 'works'] as const satisfies readonly RecordKind[]
 
 /** A record as this page knows it. Its data is replaced, never changed in place. */
 export interface Kept<K extends RecordKind = RecordKind> {

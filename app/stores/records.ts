@@ -60,7 +60,9 @@ export const useRecords = defineStore('records', () => {
     const query = `?shop=${encodeURIComponent(id)}`
     const read =
       get('shops', id)?.version === 0 ||
-      (await Promise.all([fetchAll('tools', query), fetchAll('holders', query)])).every(Boolean)
+      (await Promise.all([fetchAll('tools', query), fetchAll('holders', query), fetchAll('works', query)])).every(
+        Boolean,
+      )
     if (!read) {
       state.value = 'away'
       return

@@ -57,7 +57,7 @@ export async function restoreProject(trx: Knex, kept: KeptProject): Promise<Chan
     changes.push({ kind, id: record.id, version: await replace(trx, kind, record), shop: shopId })
   }
   const belong = new Set(members.map((m) => m.record.id))
-  for (const kind of ['holders', 'tools'] as const) {
+  for (const kind of ['works', 'holders', 'tools'] as const) {
     for (const { id, version } of await list(trx, kind, shopId)) {
       if (!belong.has(id)) changes.push({ kind, id, version: await discard(trx, kind, id, version), shop: shopId })
     }

@@ -3,14 +3,13 @@ import { describe, expect, it } from 'vitest'
 import { cutOf, featuresOf, openingFeatures } from '#core/bench/steps/features'
 import { drillFor, sawFor } from '#core/bench/steps/machines'
 import { inOrder } from '#core/bench/steps/order'
+import { stepDrawings } from '#core/bench/steps/step-drawing'
 import { step, wants, wantsDry } from '#core/bench/steps/step'
 import { benchSteps } from '#core/bench/steps/steps'
 import { design } from '#core/choose/design'
-import { cutting } from '#core/cutting/solve'
 import { jobsOf } from '#core/cutting/from-holders'
-import { meansUntil } from '#core/cutting/means'
-import { randomFrom } from '#core/cutting/random'
-import { sheetsUsed, type SheetCuts } from '#core/cutting/sheets-used'
+import { quickCuts } from '#core/cutting/quick-cuts'
+import type { SheetCuts } from '#core/cutting/sheets-used'
 import { allForms } from '#core/forms/all-forms'
 import { boxesMeet, driverBox } from '#core/forms/fastening/places'
 import type { PlanInput } from '#core/forms/form'
@@ -20,18 +19,8 @@ import { usualShop } from '#core/shop/usual'
 import { anyHolder } from './any-holder'
 
 /** How a holder's pieces are cut, after a short search. */
-function cutsFor(input: PlanInput, model: HolderModel): SheetCuts[] {
-  return jobsOf(input.shop, [{ id: input.holder.id, model }]).flatMap((job) => {
-    const search = cutting(
-      job.instance,
-      meansUntil(randomFrom(1), 5, null, () => 0, Infinity),
-    )
-    for (;;) {
-      const { value, done } = search.next()
-      if (done) return sheetsUsed(job, value, input.shop)
-    }
-  })
-}
+const cutsFor = (input: PlanInput, model: HolderModel): SheetCuts[] =>
+  quickCuts(input.shop, [{ id: input.holder.id, model }])
 
 const worked = allForms.flatMap((form) =>
   fc.sample(anyHolder(form), { numRuns: 10, seed: 11 }).flatMap((input) => {
@@ -139,6 +128,23 @@ describe('the steps of any holder', () => {
       const cuts = benchSteps({ model, shop: input.shop, cuts: cutsFor(input, model) }, 'h').steps.flatMap((s) => s.makes.filter((m) => m.startsWith('cut:'))) // prettier-ignore
       expect(cuts.length).toBe(model.boards.reduce((sum, b) => sum + b.layers, 0) + model.rods.length)
       expect(pieces).toBe(cuts.length)
+    }
+  })
+})
+
+describe('the drawing of a step', () => {
+  it('shows every board that is worked on, once for those alike, with what is made now', () => {
+    for (const { input, model } of worked.slice(0, 30)) {
+      const bench = { model, shop: input.shop, cuts: cutsFor(input, model) }
+      for (const s of benchSteps(bench, 'h').steps) {
+        const drawn = stepDrawings(bench, s)
+        expect(drawn.length > 0).toBe(s.show !== null && s.show.boards.length > 0)
+        for (const d of drawn) {
+          expect(d.bounds.maxX).toBeGreaterThan(d.bounds.minX)
+          expect(JSON.stringify(d)).not.toMatch(/null|NaN/)
+        }
+        if (s.kind === 'bore' || s.kind === 'cut') expect(drawn[0]!.outlines.some((o) => o.ink === 'now')).toBe(true)
+      }
     }
   })
 })

@@ -100,7 +100,7 @@ test('a holder that stops says so on the sheet', async ({ page, service }) => {
   await expect(page.getByTestId('bench-sheet')).toContainText('Don’t build it so')
   await page.getByRole('link', { name: 'Back to the drawing' }).click()
   await page.getByRole('button', { name: 'Two bores and a file' }).click()
-  await page.getByRole('link', { name: 'To the bench' }).click()
+  await page.getByRole('link', { name: 'Bench sheet' }).click()
   await expect(page.getByTestId('marks')).toContainText('Bore 1, left')
   await expect(page.getByTestId('bench-sheet')).toContainText('drill both before you file')
   await expect(page.getByTestId('bench-sheet')).not.toContainText('Don’t build it so')

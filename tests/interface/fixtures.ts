@@ -4,8 +4,15 @@ import { join } from 'node:path'
 import { test as base, expect, type BrowserContext, type ConsoleMessage } from '@playwright/test'
 import { startService, type Service } from '../service'
 
-/** Lines of the browser's software graphics driver, which are not ours. Nothing else is excused. */
-const EXCUSED = [/GPU stall due to ReadPixels/, /software WebGL/i]
+/**
+ * Lines of the browser's software graphics driver, and of the test's own harness where it keeps the service worker out.
+ * Nothing else is excused.
+ */
+const EXCUSED = [
+  /^Service Worker registration blocked by Playwright$/,
+  /GPU stall due to ReadPixels/,
+  /software WebGL/i,
+]
 
 interface Fixtures {
   /** what a test brings about on purpose, such as an answer 409: the browser itself writes a line for each */

@@ -157,7 +157,7 @@ test('Today says what is next, and its button leads there', async ({ page, servi
 
   await page.goto('/')
   await page.getByRole('button', { name: 'To the bench' }).click()
-  await expect(page.getByTestId('marks')).toBeVisible()
+  await expect(page.getByRole('heading', { name: /^Cut up/ })).toBeVisible()
 
   await shop.send('POST', '/api/tools', { ...mallet('y', 28, 70), measures: {}, id: `${shop.id}-y`, shop: shop.id })
   await page.goto('/')

@@ -60,7 +60,7 @@ test('bits stand on a floor; layers are glued up until they stand well; the mark
   await page.getByRole('radiogroup', { name: 'Arranged' }).getByText('square').click()
   await expect.poll(() => running(page)).toEqual(['0', '30', '72', '102'])
   await page.getByRole('radiogroup', { name: 'Dust hole' }).getByText('with one').click()
-  await page.getByRole('link', { name: 'To the bench' }).click()
+  await page.getByRole('link', { name: 'Bench sheet' }).click()
   await expect(page.getByTestId('bench-sheet')).toContainText(
     'Dust holes: through the middle of each blind bore’s floor, 10 mm wide',
   )

@@ -44,6 +44,6 @@ test('a twin rail shows its rods from the side, and its parts list counts them',
   await send('POST', '/api/holders', holder)
   await page.goto(`/holders/${holder.id}`)
   await expect(page.getByText('From the side')).toBeVisible()
-  await page.getByRole('link', { name: 'To the bench' }).click()
+  await page.getByRole('link', { name: 'Bench sheet' }).click()
   await expect(page.getByRole('row', { name: /^Rods 2 / })).toBeVisible()
 })

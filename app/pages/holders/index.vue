@@ -61,7 +61,8 @@ function remove(id: string, name: string) {
           </p>
           <p v-if="h.says" class="small">{{ h.says }}</p>
           <p class="links">
-            <NuxtLink :to="`/holders/${h.holder.id}/bench`">To the bench</NuxtLink>
+            <NuxtLink :to="`/bench/${h.holder.id}`">To the bench</NuxtLink>
+            <NuxtLink :to="`/holders/${h.holder.id}/bench`">Bench sheet</NuxtLink>
             <button class="link" @click="remove(h.holder.id, h.holder.name)">Delete</button>
           </p>
         </div>

@@ -66,12 +66,12 @@ export function cuttingSteps({ model, shop, cuts }: Bench, holder: string): Step
   const rest = all.filter((p) => !done.has(p.feature))
   const stocks = [...new Set(rest.map((p) => p.stock))]
   return [
-    ...planned.map(([sheet, features]) => fromSheet(shop, model, sheet, features)),
+    ...planned.map(([sheet, features]) => fromSheet(shop, sheet, features)),
     ...stocks.map((id) => bySize(shop, id, rest.filter((p) => p.stock === id))), // prettier-ignore
   ]
 }
 
-function fromSheet(shop: Shop, model: HolderModel, sheet: SheetCuts, features: string[]): Step {
+function fromSheet(shop: Shop, sheet: SheetCuts, features: string[]): Step {
   const { job, cuts, stock } = sheet
   const round = job.instance.kind === '1d'
   const whole = { thickness: job.stock.thickness, tilt: 0 }
@@ -90,7 +90,7 @@ function fromSheet(shop: Shop, model: HolderModel, sheet: SheetCuts, features: s
   return step({
     id: `cut:${sheet.key}`,
     kind: 'cut',
-    title: `Cut ${sheet.name}`,
+    title: `Cut up ${sheet.name}`,
     parts,
     settings: [
       { label: stock.isOffcut ? 'From the bin' : 'Piece of stock', value: size },
@@ -107,7 +107,7 @@ function fromSheet(shop: Shop, model: HolderModel, sheet: SheetCuts, features: s
     ],
     makes: features,
     minutes: MINUTES.setUp + MINUTES.cut * cuts.length,
-    show: { look: 'board', boards: parts.filter((id) => model.boards.some((b) => b.id === id)) },
+    show: { look: 'sheet', boards: [sheet.key] },
   })
 }
 

@@ -38,8 +38,8 @@ export interface Step {
   /** minutes of work, and minutes that its glue sets afterwards */
   minutes: number
   sets: number
-  /** how it is shown: one board by itself, or the parts that stand by then from one side */
-  show: { look: 'board' | 'top' | 'front' | 'side'; boards: string[] } | null
+  /** how it is shown: boards by themselves, the piece of stock that is cut up by its key, or the parts that stand by then from one side */
+  show: { look: 'board' | 'sheet' | 'top' | 'front' | 'side'; boards: string[] } | null
 }
 
 /** What steps are made from. */

@@ -54,7 +54,8 @@ const refusal = computed(() => worked.value?.refusals[0]?.says ?? '')
       />
       <span class="quiet purpose">{{ form.name }}, {{ form.purpose }}</span>
       <span class="spring" />
-      <NuxtLink class="btn main" :to="`/holders/${holder.id}/bench`">To the bench</NuxtLink>
+      <NuxtLink class="btn" :to="`/holders/${holder.id}/bench`">Bench sheet</NuxtLink>
+      <NuxtLink class="btn main" :to="`/bench/${holder.id}`">To the bench</NuxtLink>
     </header>
     <aside class="left" aria-label="Tools in this holder">
       <HolderSeatList

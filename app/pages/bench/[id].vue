@@ -1,0 +1,284 @@
+<script setup lang="ts">
+import {
+  mdiCheckBold,
+  mdiChevronLeft,
+  mdiChevronRight,
+  mdiFormatListChecks,
+  mdiPrinter,
+  mdiTimerOutline,
+} from '@mdi/js'
+import { computed, ref, watch } from 'vue'
+import { worstOf } from '#core/checks/verdict'
+import { clock, minutesText, useTimers } from '~/composables/useTimers'
+import { useAwake } from '~/composables/useAwake'
+import { useBench } from '~/composables/useBench'
+import { useHolder } from '~/composables/useHolder'
+import { useKeys } from '~/composables/useKeys'
+import { useWork } from '~/composables/useWork'
+
+/** The work on one holder, a card a step, for a phone or tablet at the bench; all of them for paper. */
+const route = useRoute()
+const id = computed(() => String(route.params.id))
+const { holder, worked } = useHolder(id)
+const bench = useBench(worked)
+const { done, tick, again } = useWork(holder)
+const { running, start, stop } = useTimers()
+useAwake()
+useHead({ title: () => `At the bench: ${holder.value?.name ?? ''} · Fingerling` })
+
+const steps = computed(() => bench.value?.steps ?? [])
+const at = ref(0)
+const step = computed(() => steps.value[at.value] ?? null)
+const finished = computed(() => steps.value.filter((s) => done(s.id)).length)
+const level = computed(() => (worked.value ? worstOf(worked.value.verdicts) : 'pass'))
+const listed = ref(false)
+
+// the first card that is still open, once the work is there
+watch(
+  () => steps.value.length > 0,
+  (there) => {
+    const open = steps.value.findIndex((s) => !done(s.id))
+    if (there) at.value = open < 0 ? steps.value.length - 1 : open
+  },
+  { immediate: true },
+)
+function go(to: number) {
+  listed.value = false
+  at.value = Math.min(Math.max(to, 0), steps.value.length - 1)
+  window.scrollTo({ top: 0 })
+}
+/** Ticks the card off, sets the clock for its glue, and turns to the next. */
+function ready() {
+  const s = step.value
+  if (!s) return
+  if (done(s.id)) return tick(s.id, false)
+  tick(s.id, true)
+  if (s.sets > 0) start(`${id.value} ${s.id}`, s.title, s.sets)
+  go(at.value + 1)
+}
+const print = () => window.print()
+useKeys(() => [
+  { on: 'ArrowRight', says: 'Next card', act: () => go(at.value + 1) },
+  { on: 'ArrowLeft', says: 'Card before', act: () => go(at.value - 1) },
+  { on: 'x', says: 'Done', act: ready },
+])
+</script>
+
+<template>
+  <div class="page bench">
+    <p v-if="!holder || !worked">This holder is not here.</p>
+    <template v-else>
+      <header class="top">
+        <h1>{{ holder.name }}</h1>
+        <span class="quiet" role="status">{{ finished }} of {{ steps.length }} done</span>
+      </header>
+      <div class="progress no-print" aria-hidden="true">
+        <i v-for="(s, i) in steps" :key="s.id" :class="{ done: done(s.id), here: i === at }" />
+      </div>
+      <p v-if="level === 'stop'" class="stop" role="alert">
+        <VerdictMark level="stop" worded /> Don’t build it so: a check says stop.
+        <NuxtLink :to="`/holders/${id}`">Back to the drawing</NuxtLink>
+      </p>
+      <ul v-if="running.length" class="timers no-print" aria-label="Timers">
+        <li v-for="t in running" :key="t.id" :class="{ over: t.left === 0 }">
+          <v-icon :icon="mdiTimerOutline" size="18" />
+          <span
+            >{{ t.title }}: <b>{{ t.left === 0 ? 'it has set' : clock(t.left) }}</b></span
+          >
+          <button class="btn" @click="stop(t.id)">{{ t.left === 0 ? 'Good' : 'Stop' }}</button>
+        </li>
+      </ul>
+      <p v-if="!bench" class="quiet">There is nothing to build yet: the drawing says what is missing.</p>
+      <template v-else>
+        <ol v-if="listed" class="list no-print">
+          <li v-for="(s, i) in steps" :key="s.id">
+            <button :class="{ here: i === at }" @click="go(i)">
+              <span class="box" :class="{ done: done(s.id) }" aria-hidden="true">{{ done(s.id) ? '✓' : '' }}</span>
+              {{ s.title }} <span v-if="done(s.id)" class="hidden-text">, done</span>
+            </button>
+          </li>
+          <li class="foot">
+            <p class="quiet small">
+              About {{ minutesText(bench.handsOn) }} of work; {{ minutesText(bench.elapsed) }} with glue setting.
+            </p>
+            <button class="btn" :disabled="finished === 0" @click="again">Begin anew</button>
+          </li>
+        </ol>
+        <BenchStepCard
+          v-else-if="step"
+          class="no-print"
+          :step="step"
+          :model="bench.model"
+          :cuts="bench.cuts"
+          :number="at + 1"
+          :of="steps.length"
+        />
+        <div class="paper">
+          <BenchStepCard
+            v-for="(s, i) in steps"
+            :key="s.id"
+            :step="s"
+            :model="bench.model"
+            :cuts="bench.cuts"
+            :number="i + 1"
+            :of="steps.length"
+          />
+        </div>
+        <nav class="turn no-print" aria-label="Cards">
+          <button class="btn" aria-label="Card before" :disabled="at === 0" @click="go(at - 1)">
+            <v-icon :icon="mdiChevronLeft" size="26" />
+          </button>
+          <button class="btn" aria-label="All steps" :aria-pressed="listed" @click="listed = !listed">
+            <v-icon :icon="mdiFormatListChecks" size="24" />
+          </button>
+          <button class="btn done" :class="{ main: step && !done(step.id) }" data-test="done" @click="ready">
+            <v-icon :icon="mdiCheckBold" size="22" /> {{ step && done(step.id) ? 'Not done' : 'Done' }}
+          </button>
+          <button class="btn wide" aria-label="Print all cards" @click="print">
+            <v-icon :icon="mdiPrinter" size="22" />
+          </button>
+          <button class="btn" aria-label="Next card" :disabled="at >= steps.length - 1" @click="go(at + 1)">
+            <v-icon :icon="mdiChevronRight" size="26" />
+          </button>
+        </nav>
+      </template>
+    </template>
+  </div>
+</template>
+
+<style scoped>
+.bench {
+  max-width: 760px;
+  padding-bottom: 96px;
+}
+.top {
+  display: flex;
+  gap: 12px;
+  align-items: baseline;
+  justify-content: space-between;
+}
+.top h1 {
+  font-size: 1.15rem;
+  overflow-wrap: anywhere;
+}
+.top span {
+  white-space: nowrap;
+}
+.progress {
+  display: flex;
+  gap: 2px;
+  margin: 6px 0 12px;
+}
+.progress i {
+  flex: 1;
+  height: 6px;
+  background: var(--rule);
+}
+.progress i.done {
+  background: var(--pass);
+}
+.progress i.here {
+  outline: 2px solid var(--chalk);
+  outline-offset: 1px;
+}
+.stop {
+  border: 2px solid var(--stop);
+  padding: 6px 12px;
+}
+.timers {
+  list-style: none;
+  padding: 0;
+  margin: 0 0 10px;
+  display: grid;
+  gap: 4px;
+}
+.timers li {
+  display: flex;
+  gap: 8px;
+  align-items: center;
+  border: 1px solid var(--rule);
+  padding: 2px 4px 2px 10px;
+}
+.timers span {
+  flex: 1;
+}
+.timers .over {
+  border-color: var(--pass);
+}
+.list {
+  list-style: none;
+  padding: 0;
+  margin: 0;
+}
+.list button:not(.btn) {
+  font: inherit;
+  font-size: 17px;
+  color: inherit;
+  width: 100%;
+  text-align: left;
+  background: none;
+  border: 0;
+  border-bottom: 1px solid var(--rule);
+  min-height: 48px;
+  display: flex;
+  gap: 12px;
+  align-items: center;
+  cursor: pointer;
+}
+.list .here {
+  font-weight: 650;
+}
+.box {
+  width: 24px;
+  height: 24px;
+  border: 1.5px solid var(--pencil);
+  display: grid;
+  place-items: center;
+  flex: none;
+}
+.box.done {
+  border-color: var(--pass);
+  color: var(--pass);
+}
+.foot {
+  display: flex;
+  justify-content: space-between;
+  align-items: center;
+  gap: 12px;
+  padding-top: 10px;
+}
+.turn {
+  position: fixed;
+  inset: auto 0 0 0;
+  display: flex;
+  gap: 8px;
+  padding: 8px max(12px, calc((100vw - 760px) / 2));
+  background: var(--paper);
+  border-top: 1px solid var(--rule);
+  z-index: 5;
+}
+.turn .btn {
+  min-height: 60px;
+  min-width: 60px;
+  justify-content: center;
+}
+.turn .done {
+  flex: 1;
+  font-size: 1.15rem;
+  font-weight: 650;
+}
+.paper {
+  display: none;
+}
+@media (max-width: 480px) {
+  .turn .wide {
+    display: none;
+  }
+}
+@media print {
+  .paper {
+    display: grid;
+    gap: 14px;
+  }
+}
+</style>

@@ -1,0 +1,180 @@
+import { boardOutline, rodOutline } from '../../drawing/project'
+import {
+  circle,
+  flipped,
+  outlineBounds,
+  rectangle,
+  unite,
+  type Bounds,
+  type Outline,
+  type Point,
+} from '../../geometry/outline'
+import { drawnWidth, type SheetCuts } from '../../cutting/sheets-used'
+import { axesOf, onBoard } from '../../model/contact'
+import type { Board, HolderModel, Opening } from '../../model/model'
+import { formatLength, gridStep, type LengthFormat } from '../../units/format-length'
+import { toGrid } from '../../units/grid'
+import { boreOf, dustOf, fileOf, sawOf } from './features'
+import type { Bench, Step } from './step'
+
+/** What a line on a card stands for: wood, what is worked on now, what was made before, waste, a mark, the wall. */
+export type Ink = 'wood' | 'now' | 'made' | 'waste' | 'mark' | 'wall'
+
+/** A figure beside the drawing, at a place and perhaps turned to read upwards. */
+export interface Label {
+  at: Point
+  text: string
+  upright: boolean
+}
+
+/** One drawing of a card: mm, x right, y up. */
+export interface CardDrawing {
+  title: string
+  bounds: Bounds
+  outlines: { ink: Ink; outline: Outline }[]
+  lines: { ink: Ink; from: Point; to: Point }[]
+  labels: Label[]
+}
+
+/** At most so many boards on one card. */
+const MOST_BOARDS = 3
+
+/** The drawings of a card: each board by itself with what is made on it, or all that stands by then from one side. */
+export function stepDrawings(
+  { model, cuts, shop: format }: Pick<Bench, 'model' | 'cuts'> & { shop: LengthFormat },
+  s: Step,
+): CardDrawing[] {
+  if (!s.show) return []
+  const { look, boards } = s.show
+  if (look === 'sheet') return cuts.filter((c) => boards.includes(c.key)).map((c) => cutUp(c, s, format))
+  if (look !== 'board') return [assembled(model, boards, s.parts, look)]
+  const shown = model.boards.filter((b) => boards.includes(b.id))
+  // boards that look alike are drawn once
+  const unlike = shown.filter((b, i) => shown.findIndex((o) => alike(o, b)) === i)
+  return unlike.slice(0, MOST_BOARDS).map((b) => oneBoard(model, b, s, format))
+}
+
+const alike = (a: Board, b: Board): boolean =>
+  a.length === b.length &&
+  a.width === b.width &&
+  a.openings.length === b.openings.length &&
+  a.openings.every((o, i) => o.centre.x === b.openings[i]!.centre.x && o.centre.y === b.openings[i]!.centre.y) &&
+  a.placement.lies === b.placement.lies
+
+function oneBoard(model: HolderModel, board: Board, s: Step, format: LengthFormat): CardDrawing {
+  const flat = board.placement.lies === 'flat'
+  // a flat board is seen from above, its back edge at the top
+  const seen = (o: Outline): Outline => (flat ? flipped(o) : o)
+  const point = (p: Point): Point => ({ x: p.x, y: flat ? -p.y : p.y })
+  const box = outlineBounds(seen(board.outline))
+  const outlines: CardDrawing['outlines'] = [{ ink: 'wood', outline: seen(board.outline) }]
+  const lines: CardDrawing['lines'] = []
+  const labels: Label[] = []
+  const small = Math.max(board.length, board.width) * 0.012
+  const cross = (p: Point, ink: Ink, arm = small): void => {
+    const c = point(p)
+    lines.push({ ink, from: { x: c.x - arm, y: c.y }, to: { x: c.x + arm, y: c.y } })
+    lines.push({ ink, from: { x: c.x, y: c.y - arm }, to: { x: c.x, y: c.y + arm } })
+  }
+  const stations: { x: number; text: string }[] = []
+  const station = (x: number): void => {
+    stations.push({ x, text: formatLength(toGrid(x, gridStep(format)), format, 'nearest', false) })
+  }
+  for (const o of board.openings) {
+    for (const item of openingInk(board, o, s)) outlines.push({ ink: item.ink, outline: seen(item.outline) })
+    if (['mark', 'bore', 'saw', 'dust'].includes(s.kind)) {
+      for (const c of o.bores.length > 0 ? o.bores.map((b) => b.centre) : [o.centre])
+        cross(c, 'mark', Math.max(small, o.width * 0.35))
+      station(o.centre.x)
+    }
+  }
+  if (s.kind === 'mark')
+    for (const f of model.fasteners.filter((x) => x.through === board.id && x.toward[axesOf(board).thickness] !== 0)) {
+      const p = onBoard(board, f.at)
+      cross(p, 'now')
+      station(p.x)
+    }
+  labels.push(...spaced(stations, box, board.length))
+  return { title: board.name, bounds: box, outlines, lines, labels }
+}
+
+/** Figures below the board, none over another. */
+function spaced(stations: readonly { x: number; text: string }[], box: Bounds, length: number): Label[] {
+  const apart = length * 0.035
+  const labels: Label[] = []
+  let last = -Infinity
+  for (const { x, text } of [...stations].sort((a, b) => a.x - b.x)) {
+    if (x - last < apart) continue
+    labels.push({ at: { x, y: box.minY }, text, upright: true })
+    last = x
+  }
+  return labels
+}
+
+/** How an opening looks at a step: what is made now, what was made before, and nothing of what comes later. */
+function openingInk(board: Board, o: Opening, s: Step): { ink: Ink; outline: Outline }[] {
+  const order = ['mark', 'bore', 'dust', 'file', 'saw']
+  const now = order.indexOf(s.kind)
+  const found: { ink: Ink; outline: Outline }[] = []
+  const bored = now < 0 || now > order.indexOf('bore')
+  o.bores.forEach((b, n) => {
+    const made = s.makes.includes(boreOf(board.id, o.id, n))
+    if (made || bored)
+      found.push({ ink: made ? 'now' : 'made', outline: circle(b.centre.x, b.centre.y, b.diameter / 2) }) // prettier-ignore
+    else found.push({ ink: 'mark', outline: circle(b.centre.x, b.centre.y, b.diameter / 2) })
+  })
+  const sawn = s.makes.includes(sawOf(board.id, o.id))
+  const filed = s.makes.includes(fileOf(board.id, o.id))
+  if (sawn || filed) found.push({ ink: 'waste', outline: o.outline })
+  else if (now < 0 || s.kind === 'mark') found.push({ ink: now < 0 ? 'made' : 'mark', outline: o.outline })
+  if (s.makes.includes(dustOf(board.id, o.id))) found.push({ ink: 'now', outline: circle(o.centre.x, o.centre.y, o.dust! / 2) }) // prettier-ignore
+  return found
+}
+
+/** A piece of stock with what lies in it, and its cuts by their numbers. */
+function cutUp(sheet: SheetCuts, s: Step, format: LengthFormat): CardDrawing {
+  const wide = drawnWidth(sheet)
+  const { length } = sheet.stock
+  const whole = rectangle(0, 0, length, wide)
+  // x along, y down from the edge that lies at the fence
+  const pieces = sheet.placements.map((p) => {
+    const own = s.parts.some((part) => p.partId.endsWith(`/${part}`))
+    return { ink: own ? ('now' as const) : ('made' as const), outline: rectangle(p.x, -p.y, p.x + p.length, -p.y - (p.width || wide)) } // prettier-ignore
+  })
+  const labels = sheet.cuts.map((c): Label => {
+    const [a, b] = [c.from, c.to]
+    const rip = c.direction === 'rip' && sheet.job.instance.kind === '2d'
+    const at = rip ? { x: Math.max(a.x, b.x) - wide * 0.1, y: -a.y } : { x: a.x, y: -(a.y + b.y) / 2 }
+    return { at, text: String(c.number), upright: false }
+  })
+  const lines = sheet.cuts.map((c) => ({ ink: 'mark' as const, from: { x: c.from.x, y: -c.from.y }, to: { x: c.to.x, y: -c.to.y } })) // prettier-ignore
+  const size = `${formatLength(length, format)} × ${formatLength(wide, format)}`
+  return {
+    title: `${sheet.name}, ${size}`,
+    bounds: outlineBounds(flipped(whole)),
+    outlines: [{ ink: 'waste', outline: flipped(whole) }, ...pieces],
+    lines,
+    labels,
+  }
+}
+
+/** Everything that stands by then, from one side, what is joined now laid out against the rest; the wall beside it. */
+function assembled(
+  model: HolderModel,
+  shown: readonly string[],
+  now: readonly string[],
+  look: 'top' | 'front' | 'side',
+): CardDrawing {
+  const parts = [
+    ...model.boards.map((b) => ({ id: b.id, outline: boardOutline(b, look) })),
+    ...model.rods.map((r) => ({ id: r.id, outline: rodOutline(r, look) })),
+  ].filter(({ id }) => shown.includes(id))
+  const box = unite(parts.map((p) => outlineBounds(p.outline)))!
+  const all = now.length === model.boards.length + model.rods.length
+  const outlines = parts.map(({ id, outline }) => ({ ink: now.includes(id) && !all ? ('now' as const) : ('wood' as const), outline })) // prettier-ignore
+  const pad = Math.max(box.maxX - box.minX, box.maxY - box.minY) * 0.06
+  const wall = look === 'side' ? [{ ink: 'wall' as const, outline: rectangle(-pad, box.minY - pad, 0, box.maxY + pad) }] : [] // prettier-ignore
+  const title =
+    look === 'side' ? 'From the side, the wall on the left' : look === 'front' ? 'From the front' : 'From above'
+  return { title, bounds: unite([box, ...wall.map((w) => outlineBounds(w.outline))])!, outlines: [...wall, ...outlines], lines: [], labels: [] } // prettier-ignore
+}
