@@ -72,6 +72,14 @@ export default defineNuxtConfig({
   nitro: {
     alias: { '#core': core },
     moduleSideEffects: ['reflect-metadata'],
+    // the faces of the PDFs
+    serverAssets: [
+      {
+        baseName: 'faces',
+        dir: fileURLToPath(new URL('./node_modules/@fontsource/source-sans-3/files', import.meta.url)),
+        pattern: 'source-sans-3-latin-{400,700}-normal.woff',
+      },
+    ],
     typescript: { tsConfig: typed },
     esbuild: { options: { tsconfigRaw: { compilerOptions: decorators } } },
   },

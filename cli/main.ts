@@ -1,4 +1,5 @@
 import { cutCommand } from './cut'
+import { exportCommand } from './export'
 import { planCommand } from './plan'
 import { toolsCommand } from './tools'
 
@@ -14,7 +15,14 @@ const USAGE = `Fingerling on the command line
       --seconds S           how long it is searched at most (10)
       --seed N              where the search starts (1)
 
-The files are described in docs/formats/project.md, docs/formats/tools.md and docs/formats/cutting.md. Lengths are millimetres.
+  export FILE [options]     write files of one holder of a project: templates, dossier, DXF, SVG, meshes, CSV
+      --holder ID           which holder
+      --as NAME             one file, such as templates.pdf or rail.dxf (all of them)
+      --paper A4|A3|Letter  paper of the templates and the dossier (A4)
+      --measured MM         what the 100 mm check bar measures on a page from your printer (100)
+      --to FOLDER           where they go (here)
+
+The files are described in docs/formats/project.md, docs/formats/tools.md and docs/formats/cutting.md and docs/formats/files.md. Lengths are millimetres.
 `
 
 /** Ends with 0, or with 2 and a message on standard error when what came in can't be used. */
@@ -23,6 +31,7 @@ async function main(args: string[]): Promise<number> {
   if (command === 'plan') return planCommand(rest)
   if (command === 'tools') return toolsCommand(rest)
   if (command === 'cut') return cutCommand(rest)
+  if (command === 'export') return exportCommand(rest)
   const asked = command === undefined || command === 'help' || command === '--help'
   ;(asked ? process.stdout : process.stderr).write(asked ? USAGE : `There is no command ${command}.\n\n${USAGE}`)
   return asked ? 0 : 2

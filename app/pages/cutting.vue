@@ -3,7 +3,10 @@ import { computed, ref, watch } from 'vue'
 import { worstOf } from '#core/checks/verdict'
 import { design } from '#core/choose/design'
 import { jobsOf, type CuttingJob } from '#core/cutting/from-holders'
-import type { CutPlan, CutStock } from '#core/cutting/instance'
+import type { CutPlan } from '#core/cutting/instance'
+import { sheetsUsed } from '#core/cutting/sheets-used'
+import { cutPieces } from '#core/model/work'
+import { useCutUp } from '~/composables/useCutUp'
 import { useCutting } from '~/composables/useCutting'
 import { useFormat } from '~/composables/useFormat'
 import { useRecords } from '~/stores/records'
@@ -16,7 +19,8 @@ const { plans, working, failed, run, stop } = useCutting()
 const all = computed(() =>
   records.holders.flatMap((holder) => {
     const { model, verdicts } = design({ shop: records.shop!, tools: records.toolsById, holder })
-    return model ? [{ id: holder.id, model, level: worstOf(verdicts) }] : []
+    const cut = cutPieces(records.get('works', holder.id)?.data)
+    return model ? [{ id: holder.id, model, cut, level: worstOf(verdicts) }] : []
   }),
 )
 /** Holders that are not cut now; the others are. */
@@ -34,23 +38,17 @@ watch(jobs, (now) => run(now), { immediate: true })
 const WIDE = 860
 const scaleOf = (job: CuttingJob) => WIDE / Math.max(...job.instance.stock.map((s) => s.length))
 
-/** The pieces of stock that a plan uses, each with what lies in it. */
-function used(job: CuttingJob, plan: CutPlan) {
-  const sheets = new Map<string, { stock: CutStock; name: string; placements: CutPlan['placements'][number][] }>()
-  for (const p of plan.placements) {
-    const key = `${p.stockId} ${p.stockIndex}`
-    const stock = job.instance.stock.find((s) => s.id === p.stockId)!
-    const offcut = records.shop!.offcuts.find((o) => `offcut ${o.id}` === p.stockId)
-    const name = offcut?.name ?? `${job.stock.name}, ${p.stockIndex + 1}`
-    const sheet = sheets.get(key) ?? { stock, name, placements: [] }
-    sheet.placements.push(p)
-    sheets.set(key, sheet)
-  }
-  return [...sheets.values()]
+const sheetsOf = (job: CuttingJob, plan: CutPlan) => sheetsUsed(job, plan, records.shop!)
+/** Every piece of stock that is cut, of all jobs together. */
+const sheets = computed(() => jobs.value.flatMap((job) => (plans.value[job.stock.id] ? sheetsOf(job, plans.value[job.stock.id]!.plan) : []))) // prettier-ignore
+const markCut = useCutUp()
+function cutNow(key: string) {
+  const sheet = sheets.value.find((s) => s.key === key)
+  if (sheet) markCut(sheets.value, sheet)
 }
 
 function told(job: CuttingJob, plan: CutPlan): string {
-  const sheets = used(job, plan)
+  const sheets = sheetsOf(job, plan)
   const bought = sheets.filter((s) => !s.stock.isOffcut).length
   const saved = sheets.length - bought
   const one = job.stock.length === null ? 'length' : job.stock.form
@@ -60,7 +58,7 @@ function told(job: CuttingJob, plan: CutPlan): string {
   return `${buy}${bin}${bound}`
 }
 const cost = (job: CuttingJob, plan: CutPlan) =>
-  used(job, plan).filter((s) => !s.stock.isOffcut).length * (job.stock.price ?? 0)
+  sheetsOf(job, plan).filter((s) => !s.stock.isOffcut).length * (job.stock.price ?? 0)
 const name = (job: CuttingJob, partId: string) => {
   const { holder, part } = job.names[partId]!
   const p = job.instance.parts.find((x) => x.id === partId)!
@@ -100,18 +98,18 @@ const name = (job: CuttingJob, partId: string) => {
           <VerdictMark level="stop" /> {{ name(job, u.partId) }} is larger than any {{ job.stock.form }} there is of it.
         </p>
         <CuttingSheet
-          v-for="sheet in used(job, plans[job.stock.id]!.plan)"
-          :key="sheet.name"
-          :stock="sheet.stock"
-          :name="sheet.name"
-          :thick="job.stock.thickness"
-          :placements="sheet.placements"
-          :names="job.names"
+          v-for="sheet in sheetsOf(job, plans[job.stock.id]!.plan)"
+          :key="sheet.key"
+          :sheet="sheet"
           :scale="scaleOf(job)"
+          :done="plans[job.stock.id]!.done"
+          @cut="cutNow(sheet.key)"
         />
       </template>
       <p v-else class="quiet">waits its turn …</p>
     </section>
+    <CuttingToBuy v-if="jobs.length > 0 && !working" :models="chosen.map((h) => h.model)" :cuts="sheets" />
+    <p v-if="all.length > 0 && jobs.length === 0" class="quiet">Everything of these is cut.</p>
     <p v-if="jobs.length > 0" class="small caution">
       Ripping narrow strips: push block, the offcut on the free side of the blade. A full sheet weighs 25 to 37 kg: two
       people, or cut it down first. Pieces under 300 mm stay in their strip and are parted last.

@@ -22,12 +22,13 @@ interface Region {
  * The cuts that part the pieces of one sheet, each from edge to edge. A piece's far edge is cut as a fence sets it: the
  * blade's kerf lies beyond it.
  * @param length, @param width of the sheet, mm
+ * @param kerf what the blade takes: a cut is only where there is room for it, mm
  * @returns in order, the sheet's own first
  * @throws RangeError when the pieces can't be parted edge to edge
  */
-export function cutsOf(length: number, width: number, placements: readonly CutPlacement[]): Cut[] {
+export function cutsOf(length: number, width: number, placements: readonly CutPlacement[], kerf: number): Cut[] {
   const cuts: Omit<Cut, 'number'>[] = []
-  part({ x0: 0, y0: 0, x1: length, y1: width }, placements, cuts, { kerf: 0, regions: [] })
+  part({ x0: 0, y0: 0, x1: length, y1: width }, placements, cuts, { kerf, regions: [] })
   return cuts.map((cut, i) => ({ number: i + 1, ...cut }))
 }
 
@@ -68,12 +69,12 @@ interface Left {
 function part(region: Region, placed: readonly CutPlacement[], cuts: Omit<Cut, 'number'>[], left: Left): void {
   if (placed.length === 0) return
   for (const cross of [false, true]) {
-    const groups = strips(placed, cross)
+    const groups = strips(placed, cross, left.kerf)
     const last = Math.max(...placed.map((p) => (cross ? p.x + p.length : p.y + p.width)))
     const far = cross ? region.x1 : region.y1
     const trims = far - last > SAME
     if (groups.length === 1 && !trims) continue
-    if (groups.length === 1 && placed.length > 1 && strips(placed, !cross).length > 1) continue
+    if (groups.length === 1 && placed.length > 1 && strips(placed, !cross, left.kerf).length > 1) continue
     let from = cross ? region.x0 : region.y0
     groups.forEach((group, i) => {
       const to = Math.max(...group.map((p) => (cross ? p.x + p.length : p.y + p.width)))
@@ -97,13 +98,13 @@ function part(region: Region, placed: readonly CutPlacement[], cuts: Omit<Cut, '
 }
 
 /** Pieces in groups that a cut parts, along the length (cross) or across it. */
-function strips(placed: readonly CutPlacement[], cross: boolean): CutPlacement[][] {
+function strips(placed: readonly CutPlacement[], cross: boolean, kerf: number): CutPlacement[][] {
   const start = (p: CutPlacement): number => (cross ? p.x : p.y)
   const end = (p: CutPlacement): number => (cross ? p.x + p.length : p.y + p.width)
   const groups: CutPlacement[][] = []
   let reach = -Infinity
   for (const p of [...placed].sort((a, b) => start(a) - start(b))) {
-    if (start(p) >= reach - SAME) groups.push([p])
+    if (start(p) >= reach + kerf - SAME) groups.push([p])
     else groups.at(-1)!.push(p)
     reach = Math.max(reach, end(p))
   }

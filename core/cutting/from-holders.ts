@@ -41,25 +41,36 @@ function stockFor(shop: Shop, stock: Stock, round: boolean, widest: number): Cut
   ]
 }
 
+/** A holder whose pieces are cut, and which of them are cut already: `cut:rail#1` is the first layer of its rail. */
+export interface ToCut {
+  id: string
+  model: HolderModel
+  cut?: ReadonlySet<string>
+}
+
+/** The pieces of a part that are still to be cut, by the number of their layer. */
+export const layersLeft = (part: string, layers: number, cut?: ReadonlySet<string>): number[] =>
+  Array.from({ length: layers }, (_, n) => n + 1).filter((n) => !cut?.has(`cut:${part}#${n}`))
+
 /**
  * The pieces of some holders by the stock they are cut from: boards as panels, each layer for itself, rods as lengths.
  * @returns one job for each kind of stock, in the shop's order
  */
-export function jobsOf(shop: Shop, holders: readonly { id: string; model: HolderModel }[]): CuttingJob[] {
+export function jobsOf(shop: Shop, holders: readonly ToCut[]): CuttingJob[] {
   return shop.stock.flatMap((stock): CuttingJob[] => {
     const round = stock.form === 'rod' || stock.form === 'pipe'
     const names: CuttingJob['names'] = {}
-    const parts = holders.flatMap(({ id, model }): CutPart[] => {
+    const parts = holders.flatMap(({ id, model, cut }): CutPart[] => {
       const name = (part: { id: string; name: string }): string => {
         const key = `${id}/${part.id}`
         names[key] = { holder: model.name, part: part.name }
         return key
       }
       const boards = model.boards
-        .filter((b) => b.stock === stock.id)
-        .map((b) => ({ id: name(b), length: b.length, width: b.width, count: b.layers, canRotate: stock.grain === 'none' })) // prettier-ignore
+        .filter((b) => b.stock === stock.id && layersLeft(b.id, b.layers, cut).length > 0)
+        .map((b) => ({ id: name(b), length: b.length, width: b.width, count: layersLeft(b.id, b.layers, cut).length, canRotate: stock.grain === 'none' })) // prettier-ignore
       const rods = model.rods
-        .filter((r) => r.stock === stock.id)
+        .filter((r) => r.stock === stock.id && layersLeft(r.id, 1, cut).length > 0)
         .map((r) => ({ id: name(r), length: r.length, width: 0, count: 1, canRotate: false }))
       return [...boards, ...rods]
     })

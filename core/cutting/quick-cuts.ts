@@ -1,6 +1,5 @@
-import type { HolderModel } from '../model/model'
 import type { Shop } from '../shop/shop'
-import { jobsOf } from './from-holders'
+import { jobsOf, type ToCut } from './from-holders'
 import { meansUntil } from './means'
 import { randomFrom } from './random'
 import { sheetsUsed, type SheetCuts } from './sheets-used'
@@ -13,7 +12,7 @@ const ROUNDS = 5
  * How the parts of some holders are cut, after a short search without a clock: the same holders give the same cuts.
  * The page of cutting looks longer.
  */
-export function quickCuts(shop: Shop, holders: readonly { id: string; model: HolderModel }[]): SheetCuts[] {
+export function quickCuts(shop: Shop, holders: readonly ToCut[]): SheetCuts[] {
   return jobsOf(shop, holders).flatMap((job) => {
     const search = cutting(job.instance, meansUntil(randomFrom(1), ROUNDS, null, () => 0, Infinity)) // prettier-ignore
     for (;;) {

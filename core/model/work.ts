@@ -26,5 +26,11 @@ export function mergeWork(mine: Work, theirs: Work): Work {
   return { ...theirs, ticks }
 }
 
+/** What is already cut of a holder: ticks such as `cut:rail#1`, the first layer of its rail. */
+export const cutPieces = (work: Work | null | undefined): ReadonlySet<string> =>
+  new Set(
+    Object.entries(work?.ticks ?? {}).flatMap(([step, { done }]) => (done && /^cut:.+#\d+$/.test(step) ? [step] : [])),
+  )
+
 /** Whether a step is ticked off. */
 export const isDone = (work: Work | null | undefined, step: string): boolean => work?.ticks[step]?.done ?? false

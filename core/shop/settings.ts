@@ -336,6 +336,14 @@ export const SETTINGS = {
     [200, 1200],
     'Softwood ply about 500, studs 450 to 540.',
   ),
+  leastOffcut: length(
+    'Limits',
+    'Offcuts are kept from, length',
+    150,
+    [20, 2000],
+    'What is left of a board, sheet or rod and shorter than this is firewood.',
+  ),
+  leastOffcutWidth: length('Limits', 'and from, width', 40, [5, 1000], 'The same across; rods have none.'),
   longestBoard: length('Limits', 'Longest board', 2400, [100, 20000], 'The longest you can buy, carry and cut.'),
 } as const satisfies Record<string, SettingDeclaration>
 

@@ -3,7 +3,7 @@ import type { HolderModel, Place } from '../model/model'
 import { boardBox, rodBox, type Box } from '../model/standing'
 import type { Shop } from '../shop/shop'
 import { collisions, partSolids, type Collision, type PartSolid } from './collisions'
-import type { Kernel } from './kernel'
+import type { Kernel, Solid } from './kernel'
 import { weights, type Weight } from './mass'
 
 /**
@@ -44,6 +44,22 @@ function apartOf(model: HolderModel, part: PartSolid, middle: number): Place {
   return { x: sideways, y: APART.wood, z: board?.role === 'divider' ? APART.wood / 2 : 0 }
 }
 
+/**
+ * The triangles of a solid, mm.
+ * @param mirrors the solid stands in the holder's own axes, whose y points out of the wall: mirrored, and so are the
+ * triangles, so that what comes out is right-handed
+ */
+export function meshOf(solid: Solid, mirrors: boolean): Pick<PartMesh, 'corners' | 'triangles'> {
+  const { vertProperties, triVerts, numProp } = solid.getMesh()
+  const count = vertProperties.length / numProp
+  const corners = new Float32Array(count * 3)
+  for (let i = 0; i < count; i++)
+    for (let k = 0; k < 3; k++) corners[3 * i + k] = (mirrors && k === 1 ? -1 : 1) * vertProperties[numProp * i + k]!
+  const triangles = new Uint32Array(triVerts)
+  if (mirrors) for (let i = 0; i < triangles.length; i += 3) triangles.subarray(i, i + 3).reverse()
+  return { corners, triangles }
+}
+
 /** Builds the solids of a holder: meshes, what collides, and what it weighs. */
 export function solidScene(
   kernel: Kernel,
@@ -54,14 +70,7 @@ export function solidScene(
   const parts = partSolids(kernel, model, tools)
   const middle = Math.max(0, ...model.boards.map((b) => boardBox(b).x[1])) / 2
   const meshes = parts.map((part): PartMesh => {
-    const { vertProperties, triVerts, numProp } = part.solid.getMesh()
-    const count = vertProperties.length / numProp
-    const corners = new Float32Array(count * 3)
-    for (let i = 0; i < count; i++)
-      for (let k = 0; k < 3; k++) corners[3 * i + k] = (k === 1 ? -1 : 1) * vertProperties[numProp * i + k]!
-    // the holder's own y points out of the wall: mirrored, and so are the triangles
-    const triangles = new Uint32Array(triVerts)
-    for (let i = 0; i < triangles.length; i += 3) triangles.subarray(i, i + 3).reverse()
+    const { corners, triangles } = meshOf(part.solid, true)
     const { id, name, kind } = part
     const { x, y, z } = apartOf(model, part, middle)
     return { id, name, kind, corners, triangles, apart: { x, y: -y, z } }

@@ -70,15 +70,15 @@ describe('the cuts of a sheet', () => {
       for (const key of keys) {
         const placed = placements.filter((p) => `${p.stockId} ${p.stockIndex}` === key)
         const stock = read.instance.stock.find((s) => s.id === placed[0]!.stockId)!
-        const cuts = cutsOf(stock.length, stock.width, placed)
+        const cuts = cutsOf(stock.length, stock.width, placed, read.instance.kerf)
         expect(cuts.map((c) => c.number)).toEqual(cuts.map((_, i) => i + 1))
         for (const cut of cuts) {
           expect(cut.fence).toBeGreaterThan(0)
           const cross = cut.direction === 'cross'
           for (const p of placed) {
             const inside = cross
-              ? cut.from.x > p.x + 1e-5 && cut.from.x < p.x + p.length - 1e-5 && cut.from.y < p.y + p.width - 1e-5 && cut.to.y > p.y + 1e-5 // prettier-ignore
-              : cut.from.y > p.y + 1e-5 && cut.from.y < p.y + p.width - 1e-5 && cut.from.x < p.x + p.length - 1e-5 && cut.to.x > p.x + 1e-5 // prettier-ignore
+              ? cut.from.x + read.instance.kerf > p.x + 1e-5 && cut.from.x < p.x + p.length - 1e-5 && cut.from.y < p.y + p.width - 1e-5 && cut.to.y > p.y + 1e-5 // prettier-ignore
+              : cut.from.y + read.instance.kerf > p.y + 1e-5 && cut.from.y < p.y + p.width - 1e-5 && cut.from.x < p.x + p.length - 1e-5 && cut.to.x > p.x + 1e-5 // prettier-ignore
             expect(inside).toBe(false)
           }
         }
@@ -96,13 +96,20 @@ describe('the cuts of a sheet', () => {
 
   it('are none for a sheet that is one piece, and are refused where no saw can make them', () => {
     const piece = { stockId: 's', stockIndex: 0, partId: 'p', rotated: false }
-    expect(cutsOf(100, 50, [{ ...piece, x: 0, y: 0, length: 100, width: 50 }])).toEqual([])
+    expect(cutsOf(100, 50, [{ ...piece, x: 0, y: 0, length: 100, width: 50 }], 3)).toEqual([])
     const wheel = [
       { ...piece, x: 0, y: 0, length: 60, width: 40 },
       { ...piece, x: 60, y: 0, length: 40, width: 60 },
       { ...piece, x: 40, y: 60, length: 60, width: 40 },
       { ...piece, x: 0, y: 40, length: 40, width: 60 },
     ]
-    expect(() => cutsOf(100, 100, wheel)).toThrow('edge to edge')
+    // too little room for the blade between the rows: it is cut across first
+    const near = [
+      { ...piece, x: 0, y: 0, length: 40, width: 30 },
+      { ...piece, x: 0, y: 33, length: 40, width: 30 },
+      { ...piece, x: 43, y: 0, length: 40, width: 31 },
+    ]
+    expect(cutsOf(100, 63, near, 3)[0]).toMatchObject({ direction: 'cross', fence: 40 })
+    expect(() => cutsOf(100, 100, wheel, 0)).toThrow('edge to edge')
   })
 })

@@ -6,8 +6,11 @@ import { expect, test } from './fixtures'
 import { mallet, shopFor, threeMallets } from './shop'
 
 async function fetched(page: Page, name: string): Promise<{ file: Download; text: string }> {
+  const along = page.getByTestId('take-along')
+  if (!(await along.getByRole('button', { name, exact: true }).isVisible()))
+    await along.getByText('Lists, drawings, solids').click()
   const waiting = page.waitForEvent('download')
-  await page.getByRole('button', { name }).click()
+  await along.getByRole('button', { name, exact: true }).click()
   const file = await waiting
   return { file, text: readFileSync(await file.path(), 'utf8') }
 }
@@ -33,8 +36,8 @@ test('marks, parts and boards are taken along as CSV and SVG', async ({ page, se
   const shop = await shopFor(page, service, { tools, rail: {} })
   await page.goto(`${shop.rail}/bench`)
 
-  const marks = await fetched(page, 'Marks, CSV')
-  expect(marks.file.suggestedFilename()).toBe('rail-marks.csv')
+  const marks = await fetched(page, 'Rail, marks, CSV')
+  expect(marks.file.suggestedFilename()).toBe('rail-rail-marks.csv')
   const { data } = Papa.parse<Record<string, string>>(marks.text, { header: true, skipEmptyLines: true })
   expect(data.map((row) => row['from datum end mm (model)'])).toEqual(
     [0, 35, 51, 67, 123, 139, 155, 222.5, 240, 257.5, 304].map(String),
@@ -57,6 +60,26 @@ test('marks, parts and boards are taken along as CSV and SVG', async ({ page, se
   const front = 77.5 - 48 // from the front edge to the line of centres
   const around = 2 * (304 + 77.5) - (32 + 32 + 35) + 6 * front + (Math.PI / 2) * (32 + 32 + 35)
   expect(length).toBeCloseTo(around, 0)
+})
+
+test.describe('templates', () => {
+  test.use({ provokes: { lines: [/400/] } })
+
+  test('templates come true to the printer that prints them', async ({ page, service }) => {
+    const shop = await shopFor(page, service, { tools: threeMallets(), rail: {} })
+    await page.goto(`${shop.rail}/bench`)
+    const along = page.getByTestId('take-along')
+    const pages = async () => {
+      const { file } = await fetched(page, 'Templates, true size, PDF')
+      return execFileSync('pdfinfo', [await file.path()], { encoding: 'utf8' })
+    }
+    expect(await pages()).toContain('(A4)')
+    await along.getByRole('combobox').selectOption('Letter')
+    expect(await pages()).toMatch(/792 x 612|612 x 792/)
+    await along.getByLabel('100 mm bar measures').fill('85')
+    await along.getByRole('button', { name: 'Templates, true size, PDF' }).click()
+    await expect(along.getByRole('alert')).toContainText('between 90 and 110 mm')
+  })
 })
 
 for (const [format, size] of [

@@ -30,3 +30,38 @@ test('the pieces of the holders are laid out on their stock, and change with wha
   await page.getByLabel('Rail').uncheck()
   await expect(page.getByTestId('job')).toHaveCount(0)
 })
+
+test('what is cut comes off the list, and its rest goes into the bin', async ({ page, service }) => {
+  const { id } = await shopFor(page, service, { tools: threeMallets(), rail: {} })
+  await page.goto('/cutting')
+  const pine = page.getByTestId('job').filter({ hasText: 'Pine board 18' })
+  await expect(page.getByTestId('to-buy')).toContainText('1 × Pine board 18')
+  await pine.getByRole('button', { name: 'It is cut: the rest into the bin' }).click()
+  await expect(page.getByText('Everything of these is cut.')).toBeVisible()
+  const offcuts = async () => {
+    const shop = (await (await page.request.get(`${service.address}/api/shops/${id}`)).json()) as { offcuts: { name: string }[] } // prettier-ignore
+    return shop.offcuts.map((o) => o.name)
+  }
+  await expect.poll(offcuts).toContain('Rest of Pine board 18')
+  await page.goto(`/bench/${id}-rail`)
+  await page.getByRole('button', { name: 'All steps' }).click()
+  await expect(page.getByRole('button', { name: /Cut already/ })).toBeVisible()
+})
+
+test('undo brings a board that was cut back, and its rest out of the bin', async ({ page, service }) => {
+  const { id } = await shopFor(page, service, { tools: threeMallets(), rail: {} })
+  await page.goto('/cutting')
+  const pine = page.getByTestId('job').filter({ hasText: 'Pine board 18' })
+  await pine.getByRole('button', { name: 'It is cut: the rest into the bin' }).click()
+  await expect(page.getByText('Everything of these is cut.')).toBeVisible()
+  await page.keyboard.press('Control+z')
+  await expect(pine.getByRole('img')).toHaveAttribute('aria-label', /: 2 pieces,/)
+  await expect
+    .poll(async () => {
+      const shop = (await (await page.request.get(`${service.address}/api/shops/${id}`)).json()) as {
+        offcuts: unknown[]
+      }
+      return shop.offcuts.length
+    })
+    .toBe(0)
+})

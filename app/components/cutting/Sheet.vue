@@ -1,29 +1,30 @@
 <script setup lang="ts">
 import { computed } from 'vue'
-import { cutsOf } from '#core/cutting/cuts'
-import type { CutPlacement, CutStock } from '#core/cutting/instance'
+import { keptOf } from '#core/cutting/bin'
+import type { CutPlacement } from '#core/cutting/instance'
+import { drawnWidth, type SheetCuts } from '#core/cutting/sheets-used'
 import { useFormat } from '~/composables/useFormat'
+import { useRecords } from '~/stores/records'
 
 /** One piece of stock to scale: the pieces in it, what is over, and the cuts in their order with the fence's setting. */
 const props = defineProps<{
-  stock: CutStock
-  name: string
-  thick: number
-  placements: CutPlacement[]
-  names: Record<string, { holder: string; part: string }>
+  sheet: SheetCuts
   /** px to a mm */
   scale: number
+  /** the plan is what it will be */
+  done: boolean
 }>()
+const emit = defineEmits<{ cut: [] }>()
+const records = useRecords()
 const { bare, length } = useFormat()
-const wide = computed(() => props.stock.width || props.thick)
-const cuts = computed(() =>
-  cutsOf(
-    props.stock.length,
-    wide.value,
-    props.placements.map((p) => (p.width ? p : { ...p, width: wide.value })),
-  ),
-)
-const size = computed(() => ({ w: props.stock.length * props.scale, h: Math.max(10, wide.value * props.scale) }))
+const stock = computed(() => props.sheet.stock)
+const placements = computed(() => props.sheet.placements)
+const cuts = computed(() => props.sheet.cuts)
+const names = computed(() => props.sheet.job.names)
+const wide = computed(() => drawnWidth(props.sheet))
+/** What is left and worth keeping. */
+const kept = computed(() => keptOf(props.sheet, records.shop!))
+const size = computed(() => ({ w: stock.value.length * props.scale, h: Math.max(10, wide.value * props.scale) }))
 const px = (mm: number) => mm * props.scale
 const high = (p: CutPlacement) => (p.width ? px(p.width) : size.value.h)
 /** About what a letter takes, px. */
@@ -31,7 +32,7 @@ const LETTER = 6
 /** A piece's name with its size where it fits in, else its name, else nothing. */
 function label(p: CutPlacement): string {
   if (high(p) < 14) return ''
-  const part = props.names[p.partId]?.part ?? p.partId
+  const part = names.value[p.partId]?.part ?? p.partId
   const sized = `${part} ${bare(p.length)}${p.width ? ` × ${bare(p.width)}` : ''}`
   const room = (px(p.length) - 10) / LETTER
   return sized.length <= room ? sized : part.length <= room ? part : ''
@@ -41,7 +42,7 @@ function label(p: CutPlacement): string {
 <template>
   <figure>
     <figcaption>
-      <strong>{{ name }}</strong>
+      <strong>{{ sheet.name }}</strong>
       <span class="quiet">
         {{ length(stock.length) }}<template v-if="stock.width"> × {{ length(stock.width) }}</template
         ><template v-if="stock.isOffcut">, from the bin</template>
@@ -53,7 +54,7 @@ function label(p: CutPlacement): string {
         :height="size.h + 2"
         :viewBox="`-1 -1 ${size.w + 2} ${size.h + 2}`"
         role="img"
-        :aria-label="`${name}: ${placements.length} pieces, ${cuts.length} cuts`"
+        :aria-label="`${sheet.name}: ${placements.length} pieces, ${cuts.length} cuts`"
       >
         <rect class="waste" x="0" y="0" :width="size.w" :height="size.h" />
         <g v-for="(p, i) in placements" :key="i">
@@ -65,8 +66,18 @@ function label(p: CutPlacement): string {
           </rect>
           <text v-if="label(p)" :x="px(p.x) + 5" :y="px(p.y) + Math.min(14, high(p) - 3)">{{ label(p) }}</text>
         </g>
+        <g v-for="(l, i) in kept" :key="`k${i}`">
+          <rect class="kept" :x="px(l.x)" :y="px(l.y)" :width="px(l.length)" :height="px(l.width)" />
+          <text v-if="px(l.width) > 14 && px(l.length) > 90" class="over" :x="px(l.x) + 6" :y="px(l.y) + 15">
+            stays: {{ bare(l.length, 'down') }}
+            <template v-if="stock.width">× {{ bare(l.width, 'down') }}</template>
+          </text>
+        </g>
       </svg>
     </div>
+    <button v-if="done" class="btn tiny no-print" @click="emit('cut')">
+      It is cut{{ kept.length > 0 ? ': the rest into the bin' : '' }}
+    </button>
     <details>
       <summary>{{ cuts.length }} cuts in order</summary>
       <ol>
@@ -97,6 +108,14 @@ svg {
 .waste {
   fill: var(--faint);
   stroke: var(--wood-line);
+}
+.kept {
+  fill: none;
+  stroke: var(--chalk);
+  stroke-dasharray: 5 4;
+}
+.over {
+  fill: var(--chalk);
 }
 .piece {
   fill: var(--wood);

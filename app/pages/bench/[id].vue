@@ -8,9 +8,12 @@ import {
   mdiTimerOutline,
 } from '@mdi/js'
 import { computed, ref, watch } from 'vue'
+import { CUT_ALREADY } from '#core/bench/steps/cutting-steps'
+import { cutPieces } from '#core/model/work'
 import { worstOf } from '#core/checks/verdict'
 import { clock, minutesText, useTimers } from '~/composables/useTimers'
 import { useAwake } from '~/composables/useAwake'
+import { useCutUp } from '~/composables/useCutUp'
 import { useBench } from '~/composables/useBench'
 import { useHolder } from '~/composables/useHolder'
 import { useKeys } from '~/composables/useKeys'
@@ -21,7 +24,10 @@ const route = useRoute()
 const id = computed(() => String(route.params.id))
 const { holder, worked } = useHolder(id)
 const bench = useBench(worked)
-const { done, tick, again } = useWork(holder)
+const { work, done: ticked, tick, again } = useWork(holder)
+const cutNow = useCutUp()
+/** What is ticked off, and the card that only says what is cut. */
+const done = (step: string) => step === CUT_ALREADY || ticked(step)
 const { running, start, stop } = useTimers()
 useAwake()
 useHead({ title: () => `At the bench: ${holder.value?.name ?? ''} · Fingerling` })
@@ -51,10 +57,20 @@ function go(to: number) {
 function ready() {
   const s = step.value
   if (!s) return
+  if (s.id === CUT_ALREADY) return uncut()
   if (done(s.id)) return tick(s.id, false)
+  const sheet = bench.value!.cuts.find((c) => s.id === `cut:${c.key}`)
+  if (sheet) {
+    cutNow(bench.value!.cuts, sheet)
+    return go(steps.value.findIndex((x) => !done(x.id)))
+  }
   tick(s.id, true)
   if (s.sets > 0) start(`${id.value} ${s.id}`, s.title, s.sets)
   go(at.value + 1)
+}
+/** What was taken for cut is to be cut again; what went into the bin stays there. */
+function uncut() {
+  for (const piece of cutPieces(work.value)) tick(piece, false)
 }
 const print = () => window.print()
 useKeys(() => [

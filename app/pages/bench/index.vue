@@ -1,10 +1,11 @@
 <script setup lang="ts">
 import { computed } from 'vue'
+import { CUT_ALREADY } from '#core/bench/steps/cutting-steps'
 import { benchSteps } from '#core/bench/steps/steps'
 import { worstOf } from '#core/checks/verdict'
 import { design } from '#core/choose/design'
 import { quickCuts } from '#core/cutting/quick-cuts'
-import { isDone } from '#core/model/work'
+import { cutPieces, isDone } from '#core/model/work'
 import { minutesText } from '~/composables/useTimers'
 import { useRecords } from '~/stores/records'
 
@@ -16,9 +17,11 @@ const all = computed(() =>
     const shop = records.shop!
     const { model, verdicts } = design({ shop, tools: records.toolsById, holder })
     if (!model) return []
-    const order = benchSteps({ model, shop, cuts: quickCuts(shop, [{ id: holder.id, model }]) }, holder.id)
     const work = records.get('works', holder.id)?.data ?? null
-    const left = order.steps.filter((s) => !isDone(work, s.id))
+    const cut = cutPieces(work)
+    const cuts = quickCuts(shop, [{ id: holder.id, model, cut }])
+    const order = benchSteps({ model, shop, cuts, cut }, holder.id)
+    const left = order.steps.filter((s) => s.id !== CUT_ALREADY && !isDone(work, s.id))
     return [
       {
         holder,

@@ -7,6 +7,7 @@ import { bevelOf, cutOf, layersOf } from './features'
 import { sawFor } from './machines'
 import { step, wants, type Bench, type Step } from './step'
 import { MINUTES } from './times'
+import { fewNames, lower } from './words'
 
 /** Rips shorter than this and cross-cuts of pieces shorter than that are not held safely, mm. */
 const SHORT_RIP = 300
@@ -20,8 +21,15 @@ const HEAVY_SHEET = 2e6
 
 const NO_SAW = 'No saw in the shop makes this cut: have it cut, or add one under the shop’s saws.'
 
-/** Features of the pieces of one holder in the order in which they lie on the sheets: `cut:rail#1`. */
-function pieceNames(cuts: readonly SheetCuts[], holder: string): Map<SheetCuts, string[]> {
+/**
+ * Features of the pieces of one holder in the order in which they lie on the sheets, such as `cut:rail#1`; what is cut
+ * already is passed over.
+ */
+export function pieceNames(
+  cuts: readonly SheetCuts[],
+  holder: string,
+  cut?: ReadonlySet<string>,
+): Map<SheetCuts, string[]> {
   const count = new Map<string, number>()
   return new Map(
     cuts.map((sheet) => [
@@ -29,7 +37,8 @@ function pieceNames(cuts: readonly SheetCuts[], holder: string): Map<SheetCuts, 
       sheet.placements.flatMap(({ partId }) => {
         if (!partId.startsWith(`${holder}/`)) return []
         const part = partId.slice(holder.length + 1)
-        const n = (count.get(part) ?? 0) + 1
+        let n = (count.get(part) ?? 0) + 1
+        while (cut?.has(cutOf(part, n))) n++
         count.set(part, n)
         return [cutOf(part, n)]
       }),
@@ -59,17 +68,33 @@ function wanted(model: Pick<HolderModel, 'boards' | 'rods'>) {
  * with the sizes.
  * @param holder id of the holder, by which its parts are named in a plan of cutting
  */
-export function cuttingSteps({ model, shop, cuts }: Bench, holder: string): Step[] {
+export function cuttingSteps({ model, shop, cuts, cut }: Bench, holder: string): Step[] {
   const all = wanted(model)
-  const planned = [...pieceNames(cuts, holder)].filter(([, features]) => features.length > 0)
+  const already = all.filter((p) => cut?.has(p.feature))
+  const planned = [...pieceNames(cuts, holder, cut)].filter(([, features]) => features.length > 0)
   const done = new Set(planned.flatMap(([, features]) => features))
-  const rest = all.filter((p) => !done.has(p.feature))
+  const rest = all.filter((p) => !done.has(p.feature) && !already.includes(p))
   const stocks = [...new Set(rest.map((p) => p.stock))]
   return [
+    ...(already.length > 0 ? [alreadyCut(already)] : []),
     ...planned.map(([sheet, features]) => fromSheet(shop, sheet, features)),
     ...stocks.map((id) => bySize(shop, id, rest.filter((p) => p.stock === id))), // prettier-ignore
   ]
 }
+
+/** Id of the card that only says what is cut already. */
+export const CUT_ALREADY = 'cut already'
+
+const alreadyCut = (pieces: ReturnType<typeof wanted>): Step =>
+  step({
+    id: CUT_ALREADY,
+    kind: 'cut',
+    title: 'Cut already',
+    parts: [...new Set(pieces.map((p) => p.part))],
+    says: [`${fewNames([...new Set(pieces.map((p) => lower(p.name)))])}.`.replace(/^./, (c) => c.toUpperCase())],
+    makes: pieces.map((p) => p.feature),
+    minutes: 0,
+  })
 
 function fromSheet(shop: Shop, sheet: SheetCuts, features: string[]): Step {
   const { job, cuts, stock } = sheet

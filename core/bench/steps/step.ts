@@ -48,6 +48,8 @@ export interface Bench {
   shop: Shop
   /** how its parts are cut, where that is planned */
   cuts: readonly SheetCuts[]
+  /** pieces that are cut already, such as `cut:rail#1` */
+  cut?: ReadonlySet<string>
 }
 
 /** A step with nothing in it but what every step has. */

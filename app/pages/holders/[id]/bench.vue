@@ -1,13 +1,10 @@
 <script setup lang="ts">
-import { mdiDownload, mdiPrinter } from '@mdi/js'
+import { mdiPrinter } from '@mdi/js'
 import { computed } from 'vue'
 import { boardMarks, type Mark } from '#core/bench/marks'
 import { openingRows } from '#core/model/model'
 import { partsOf } from '#core/bench/parts'
 import { worstOf } from '#core/checks/verdict'
-import { marksCsv, partsCsv } from '#core/exchange/csv'
-import { boardSvg } from '#core/exchange/svg'
-import { download, fileName } from '~/composables/download'
 import { useFormat } from '~/composables/useFormat'
 import { useHolder } from '~/composables/useHolder'
 
@@ -38,22 +35,6 @@ function boredAt(mark: Mark): string {
 }
 const toolOf = (seat: string | null) => model.value?.seats.find((s) => s.id === seat)?.name ?? ''
 
-const stem = computed(() => fileName(holder.value?.name ?? ''))
-const csv = 'text/csv'
-const save = {
-  marks: () => download(`${stem.value}-marks.csv`, csv, marksCsv(model.value!, boards.value[0]!.rail.id, format.value)),
-  parts: () => download(`${stem.value}-parts.csv`, csv, partsCsv(model.value!, worked.value!.input.shop)),
-  svg: (board: string) =>
-    download(
-      `${stem.value}-${board}.svg`,
-      'image/svg+xml',
-      boardSvg(
-        model.value!,
-        model.value!.boards.find((b) => b.id === board)!,
-        format.value,
-      ),
-    ),
-}
 const print = () => window.print()
 const today = new Date().toISOString().slice(0, 10)
 </script>
@@ -64,14 +45,10 @@ const today = new Date().toISOString().slice(0, 10)
       <NuxtLink :to="`/holders/${id}`" class="btn">Back to the drawing</NuxtLink>
       <span class="spring" />
       <template v-if="model">
-        <button class="btn" @click="save.marks"><v-icon :icon="mdiDownload" size="18" /> Marks, CSV</button>
-        <button class="btn" @click="save.parts"><v-icon :icon="mdiDownload" size="18" /> Parts, CSV</button>
-        <button v-for="b in model.boards" :key="b.id" class="btn" @click="save.svg(b.id)">
-          <v-icon :icon="mdiDownload" size="18" /> {{ b.name }}, SVG
-        </button>
         <button class="btn main" @click="print"><v-icon :icon="mdiPrinter" size="18" /> Print</button>
       </template>
     </nav>
+    <BenchTakeAlong v-if="holder && model" :holder="holder.id" :model="model" />
     <p v-if="!holder || !worked">This holder is not here.</p>
     <article v-else class="sheet" data-test="bench-sheet">
       <header>

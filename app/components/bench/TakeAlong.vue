@@ -1,0 +1,142 @@
+<script setup lang="ts">
+import { mdiDownload } from '@mdi/js'
+import { computed, ref } from 'vue'
+import { filesOf } from '#core/exchange/file-names'
+import { PAPERS, type Paper } from '#core/exchange/pdf/page'
+import type { HolderModel } from '#core/model/model'
+import { download, fileName } from '~/composables/download'
+import { useOutbox } from '~/stores/outbox'
+
+/** Everything a holder can be taken along as: templates and dossier on a paper, drawings, meshes, lists. */
+const props = defineProps<{ holder: string; model: HolderModel }>()
+const outbox = useOutbox()
+
+const paper = ref<Paper>('A4')
+const papers = Object.keys(PAPERS) as Paper[]
+/** What the 100 mm check bar measured on paper, mm. */
+const measured = ref<number | null>(100)
+const busy = ref('')
+const failed = ref('')
+
+const SAYS: Record<string, string> = {
+  'templates.pdf': 'Templates, true size',
+  'test-piece.pdf': 'Test piece in card',
+  'dossier.pdf': 'Build dossier',
+  'parts.csv': 'Parts',
+  'hardware.csv': 'Hardware',
+  'cutting.csv': 'Cutting',
+  'plan.json': 'Plan, everything',
+  'parts.3mf': 'Parts as solids',
+  'holder.glb': 'Holder with tools',
+}
+const files = computed(() => filesOf(props.model))
+const main = computed(() => files.value.filter((f) => f.endsWith('.pdf')))
+const whole = computed(() => files.value.filter((f) => SAYS[f] && !f.endsWith('.pdf')))
+/** Files of one part each, by the part. */
+const parts = computed(() =>
+  [...props.model.boards, ...props.model.rods].map(({ id, name }) => ({
+    name,
+    files: files.value.filter((f) => f.startsWith(`${id}.`) || f === `${id}-marks.csv`),
+  })),
+)
+const kind = (file: string) => (file.endsWith('-marks.csv') ? 'marks, CSV' : file.slice(file.lastIndexOf('.') + 1).toUpperCase()) // prettier-ignore
+
+/** How long a change may take to be saved before a file is made, ms. */
+const PATIENCE = 4000
+async function saved() {
+  for (let waited = 0; outbox.state !== 'saved' && waited < PATIENCE; waited += 100)
+    await new Promise((resolve) => setTimeout(resolve, 100))
+}
+async function take(file: string) {
+  busy.value = file
+  failed.value = ''
+  try {
+    await saved()
+    const query = new URLSearchParams({ paper: paper.value, measured: String(measured.value ?? 100) })
+    const answer = await fetch(`/api/holders/${encodeURIComponent(props.holder)}/files/${file}?${query}`)
+    if (!answer.ok) throw new Error(((await answer.json()) as { detail?: string }).detail)
+    const name = `${fileName(props.model.name)}-${file}`
+    download(name, answer.headers.get('content-type') ?? '', await answer.blob())
+  } catch (error) {
+    failed.value = (error as Error).message || 'The file can’t be made just now: the server was not reached.'
+  } finally {
+    busy.value = ''
+  }
+}
+</script>
+
+<template>
+  <section class="take no-print" data-test="take-along">
+    <h2>Take along</h2>
+    <div class="row">
+      <button v-for="f in main" :key="f" class="btn" :disabled="busy !== ''" @click="take(f)">
+        <v-icon :icon="mdiDownload" size="18" /> {{ SAYS[f] }}, PDF
+      </button>
+      <label>
+        <span class="quiet small">Paper</span>
+        <select v-model="paper" class="field">
+          <option v-for="p in papers" :key="p">{{ p }}</option>
+        </select>
+      </label>
+      <label>
+        <span class="quiet small">100 mm bar measures</span>
+        <LengthField v-model="measured" label="100 mm bar measures" input-id="check-bar" :max="110" />
+      </label>
+    </div>
+    <details>
+      <summary>Lists, drawings, solids</summary>
+      <div class="row">
+        <button v-for="f in whole" :key="f" class="btn tiny" :disabled="busy !== ''" @click="take(f)">
+          {{ SAYS[f] }}, {{ kind(f) }}
+        </button>
+      </div>
+      <div v-for="p in parts" :key="p.name" class="row">
+        <span class="part">{{ p.name }}</span>
+        <button
+          v-for="f in p.files"
+          :key="f"
+          class="btn tiny"
+          :aria-label="`${p.name}, ${kind(f)}`"
+          :disabled="busy !== ''"
+          @click="take(f)"
+        >
+          {{ kind(f) }}
+        </button>
+      </div>
+    </details>
+    <p v-if="failed" class="told wrong" role="alert">{{ failed }}</p>
+    <p class="quiet small">
+      Print templates at true size, not ‘fit to page’. Measure the 100 mm bar: if it differs, type it in and print
+      again.
+    </p>
+  </section>
+</template>
+
+<style scoped>
+.take {
+  max-width: 760px;
+  margin: 0 auto 14px;
+}
+.row {
+  display: flex;
+  flex-wrap: wrap;
+  gap: 8px;
+  align-items: end;
+  margin: 6px 0;
+}
+label {
+  display: grid;
+  width: 130px;
+}
+.part {
+  min-width: 110px;
+  align-self: center;
+}
+summary {
+  cursor: pointer;
+  min-height: 28px;
+}
+p {
+  margin: 4px 0 0;
+}
+</style>

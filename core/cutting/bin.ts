@@ -1,0 +1,40 @@
+import type { Row } from '../shop/lists'
+import type { Shop } from '../shop/shop'
+import { leftoversOf, type Leftover } from './cuts'
+import { drawnWidth, type SheetCuts } from './sheets-used'
+
+/** What is left of a piece of stock and large enough to be kept; none of stock that is bought by the length. mm */
+export function keptOf(sheet: SheetCuts, { settings }: Pick<Shop, 'settings'>): Leftover[] {
+  const { stock, job, offcut, placements } = sheet
+  if (offcut === null && job.stock.length === null) return []
+  const wide = drawnWidth(sheet)
+  const round = job.instance.kind === '1d'
+  const full = placements.map((p) => (p.width ? p : { ...p, width: wide }))
+  return leftoversOf(stock.length, wide, full, job.instance.kerf).filter(
+    (l) => l.length >= settings.leastOffcut && (round || l.width >= settings.leastOffcutWidth),
+  )
+}
+
+/**
+ * A shop when a piece of stock has been cut up: the offcut it was is gone from the bin, and what is left of it is there.
+ * @param newId gives ids for new offcuts
+ */
+export function cutUp(shop: Shop, sheet: SheetCuts, newId: () => string): Shop {
+  const { job, offcut, stock } = sheet
+  const was = shop.offcuts.find((o) => o.id === offcut)
+  const round = job.instance.kind === '1d'
+  // a board whose width is not told is as wide as it was
+  const openWide = !round && (was ? was.width : job.stock.width) === null
+  const rest = keptOf(sheet, shop).map((l): Row<'offcuts'> => ({
+    id: newId(),
+    name: `Rest of ${was?.name.replace(/^Rest of /, '') ?? job.stock.name}`.slice(0, 120),
+    form: job.stock.form,
+    material: job.stock.material,
+    thickness: was?.thickness ?? job.stock.thickness,
+    length: Math.floor(l.length * 10) / 10,
+    width: round || openWide ? null : Math.floor(l.width * 10) / 10,
+    grain: job.stock.grain,
+    note: was?.note ?? '',
+  }))
+  return { ...shop, offcuts: [...shop.offcuts.filter((o) => o.id !== offcut || !stock.isOffcut), ...rest] }
+}

@@ -1,0 +1,73 @@
+import { DxfWriter, point3d, Units } from '@tarikjabiri/dxf'
+import type { Outline } from '../geometry/outline'
+import { axesOf, onBoard } from '../model/contact'
+import type { Board, HolderModel } from '../model/model'
+import { bitName } from '../shop/bit-name'
+import { formatLength, type LengthFormat } from '../units/format-length'
+import { cutOutline } from './svg'
+
+/** Layers of a board's drawing, with the colours that readers show: saw and knife, drill, router, pencil. */
+const LAYERS = { cut: 7, bore: 5, groove: 3, mark: 8 } as const
+type Layer = keyof typeof LAYERS
+
+const degrees = (radians: number): number => (radians * 180) / Math.PI
+
+/** Draws an outline as lines and true arcs; arcs run counter-clockwise in DXF. */
+function drawOutline(dxf: DxfWriter, outline: Outline): void {
+  let from = outline.start
+  for (const s of outline.segments) {
+    if (s.kind === 'line') {
+      if (Math.hypot(s.to.x - from.x, s.to.y - from.y) > 1e-9)
+        dxf.addLine(point3d(from.x, from.y), point3d(s.to.x, s.to.y))
+    } else {
+      const angle = (p: { x: number; y: number }): number => degrees(Math.atan2(p.y - s.centre.y, p.x - s.centre.x))
+      const [a, b] = s.clockwise ? [s.to, from] : [from, s.to]
+      dxf.addArc(point3d(s.centre.x, s.centre.y), s.radius, angle(a), angle(b))
+    }
+    from = s.to
+  }
+}
+
+/**
+ * One board at true size as DXF: mm, x from the datum end, y from the back (or lower) edge; layers `cut`, `bore`,
+ * `groove`, `mark`; true arcs and circles, the unrounded model.
+ */
+export function boardDxf(model: HolderModel, board: Board, format: LengthFormat): string {
+  const dxf = new DxfWriter()
+  dxf.setUnits(Units.Millimeters)
+  for (const [name, colour] of Object.entries(LAYERS)) dxf.addLayer(name, colour, 'CONTINUOUS')
+  const on = (layer: Layer): void => dxf.setCurrentLayerName(layer)
+  const cross = (x: number, y: number): void => {
+    dxf.addLine(point3d(x - 4, y), point3d(x + 4, y))
+    dxf.addLine(point3d(x, y - 4), point3d(x, y + 4))
+  }
+  on('cut')
+  drawOutline(dxf, cutOutline(board))
+  for (const o of board.openings) {
+    const seat = model.seats.find((s) => s.id === o.seat)
+    const deep = o.depth === null ? '' : `, ${formatLength(o.depth, format, 'down')} deep`
+    for (const { centre, diameter, bit } of o.bores) {
+      on('bore')
+      dxf.addCircle(point3d(centre.x, centre.y), diameter / 2)
+      on('mark')
+      cross(centre.x, centre.y)
+      dxf.addText(point3d(centre.x + 3, centre.y + 3), 3, `${seat?.place ?? ''} ${bitName(bit, format)}${deep}`.trim())
+    }
+    // closed openings that no drill makes
+    if (o.opensTo === null && o.bores.length === 0) {
+      on(o.depth === null ? 'cut' : 'groove')
+      drawOutline(dxf, o.outline)
+    }
+  }
+  on('mark')
+  for (const f of model.fasteners.filter((x) => x.through === board.id && x.toward[axesOf(board).thickness] !== 0)) {
+    const { x, y } = onBoard(board, f.at)
+    cross(x, y)
+  }
+  if (board.bevel) {
+    const up = board.thickness * Math.tan((board.bevel.tilt * Math.PI) / 180)
+    dxf.addLine(point3d(0, up), point3d(board.length, up))
+  }
+  dxf.addText(point3d(4, 4), 4, `${board.name}, datum end here`)
+  return dxf.stringify()
+}

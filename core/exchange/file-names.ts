@@ -1,0 +1,17 @@
+import type { HolderModel } from '../model/model'
+
+/** Names of the files that a holder's model can be taken along as. */
+export const filesOf = (model: Pick<HolderModel, 'boards' | 'rods'>): string[] => [
+  'templates.pdf',
+  'test-piece.pdf',
+  'dossier.pdf',
+  'parts.csv',
+  'hardware.csv',
+  'cutting.csv',
+  'plan.json',
+  'parts.3mf',
+  'holder.glb',
+  ...model.boards.filter((b) => b.openings.length > 0).map((b) => `${b.id}-marks.csv`),
+  ...model.boards.flatMap((b) => [`${b.id}.svg`, `${b.id}.dxf`, `${b.id}.stl`]),
+  ...model.rods.map((r) => `${r.id}.stl`),
+]

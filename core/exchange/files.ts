@@ -1,0 +1,130 @@
+import { hardwareOf } from '../bench/hardware'
+import { benchSteps } from '../bench/steps/steps'
+import { worstOf } from '../checks/verdict'
+import type { Design } from '../choose/design'
+import { quickCuts } from '../cutting/quick-cuts'
+import type { HolderModel } from '../model/model'
+import type { Kernel } from '../solid/kernel'
+import { filesOf } from './file-names'
+import { solidScene } from '../solid/scene'
+import { csvText } from './csv-text'
+import { marksCsv, partsCsv } from './csv'
+import { boardDxf } from './dxf'
+import { glbFile } from './mesh/glb'
+import { partMeshes } from './mesh/part-meshes'
+import { stlFile } from './mesh/stl'
+import { threemfFile } from './mesh/threemf'
+import { writeDossier } from './pdf/dossier'
+import { PAPERS, type Page, type Paper } from './pdf/page'
+import { renderPages, type PdfDocument } from './pdf/render'
+import { templatePages, testPiecePage, WORST_PRINTER, type TemplateChoice } from './pdf/templates'
+import { planFile } from './plan-file'
+import { boardSvg } from './svg'
+
+/** What a file is made with that the core does not load by itself. */
+export interface FileMeans {
+  /** a new PDF without a first page, its faces registered, and what it has become once it is ended */
+  pdf: () => { doc: PdfDocument; ended: () => Promise<Uint8Array> }
+  kernel: () => Promise<Kernel>
+  /** day on which it is made, ISO 8601 */
+  day: string
+}
+
+/** How files are wanted, where it matters. */
+export type FileChoice = TemplateChoice
+
+export interface MadeFile {
+  name: string
+  type: string
+  content: Uint8Array | string
+}
+
+/** What is wrong with a wish for a file, in the shop's words. */
+export class NoSuchFile extends Error {}
+
+const TYPES: Record<string, string> = {
+  pdf: 'application/pdf',
+  svg: 'image/svg+xml',
+  dxf: 'image/vnd.dxf',
+  stl: 'model/stl',
+  '3mf': 'model/3mf',
+  glb: 'model/gltf-binary',
+  csv: 'text/csv; charset=utf-8',
+  json: 'application/json',
+}
+
+/**
+ * How templates are wanted, read from what came in.
+ * @throws NoSuchFile in the shop's words
+ */
+export function fileChoice(given: { paper?: unknown; measured?: unknown }): FileChoice {
+  const paper = given.paper ?? 'A4'
+  if (typeof paper !== 'string' || !(paper in PAPERS)) throw new NoSuchFile(`Paper is one of ${Object.keys(PAPERS).join(', ')}.`) // prettier-ignore
+  const measured = given.measured === undefined ? 100 : Number(given.measured)
+  if (!(Math.abs(measured / 100 - 1) <= WORST_PRINTER)) throw new NoSuchFile('The check bar measures between 90 and 110 mm; else print it again at true size.') // prettier-ignore
+  return { paper: paper as Paper, measured }
+}
+
+const pdfOf = async (pages: readonly Page[], { pdf }: FileMeans): Promise<Uint8Array> => {
+  const { doc, ended } = pdf()
+  renderPages(doc, pages)
+  doc.end()
+  return ended()
+}
+
+/**
+ * Makes one file of a holder that is planned.
+ * @param name one of `filesOf`
+ * @throws NoSuchFile when there is no such file, in the shop's words
+ */
+export async function makeFile(name: string, design: Design, choice: FileChoice, means: FileMeans): Promise<MadeFile> {
+  const { model } = design
+  if (!model) throw new NoSuchFile('There is nothing to draw yet: the checks say what is missing.')
+  const content = await contentOf(name, design, model, choice, means)
+  if (content === null) throw new NoSuchFile(`There is no file ${name} of this holder. There are: ${filesOf(model).join(', ')}.`) // prettier-ignore
+  return { name, type: TYPES[name.slice(name.lastIndexOf('.') + 1)]!, content }
+}
+
+async function contentOf(
+  name: string,
+  design: Design,
+  model: HolderModel,
+  choice: FileChoice,
+  means: FileMeans,
+): Promise<MadeFile['content'] | null> {
+  const { shop, tools, holder } = design.input
+  const cuts = () => quickCuts(shop, [{ id: holder.id, model }])
+  if (name === 'templates.pdf') return pdfOf(templatePages(model, shop, choice), means)
+  if (name === 'test-piece.pdf') {
+    const page = testPiecePage(model, shop, choice)
+    if (!page) throw new NoSuchFile('No opening to try in card: nothing is bored or sawn.')
+    return pdfOf([page], means)
+  }
+  if (name === 'dossier.pdf') {
+    const { doc, ended } = means.pdf()
+    const planned = cuts()
+    const order = benchSteps({ model, shop, cuts: planned }, holder.id)
+    writeDossier(doc, { design, model, cuts: planned, order, paper: choice.paper, day: means.day })
+    doc.end()
+    return ended()
+  }
+  if (name === 'parts.csv') return partsCsv(model, shop)
+  if (name === 'hardware.csv') return csvText(hardwareOf([model], shop).map((h) => ({ what: h.name, count: h.count, for: h.use, 'to buy': h.toBuy ? 'yes' : '' }))) // prettier-ignore
+  if (name === 'cutting.csv')
+    return csvText(cuts().flatMap((sheet) => sheet.placements.map((p) => ({ from: sheet.name, 'from the bin': sheet.offcut ? 'yes' : '', part: sheet.job.names[p.partId]?.part ?? p.partId, 'x mm': p.x, 'y mm': p.y, 'length mm': p.length, 'width mm': p.width, turned: p.rotated ? 'yes' : '' })))) // prettier-ignore
+  if (name === 'plan.json') return JSON.stringify(planFile(design, worstOf(design.verdicts)), null, 2)
+  if (name === 'parts.3mf') return threemfFile(model.name, partMeshes(await means.kernel(), model))
+  if (name === 'holder.glb') return glbFile(model.name, solidScene(await means.kernel(), model, tools, shop))
+
+  const stem = name.slice(0, name.lastIndexOf('.'))
+  const kind = name.slice(name.lastIndexOf('.') + 1)
+  const board = model.boards.find((b) => b.id === stem)
+  if (kind === 'svg' && board) return boardSvg(model, board, shop)
+  if (kind === 'dxf' && board) return boardDxf(model, board, shop)
+  if (kind === 'stl') {
+    const part = partMeshes(await means.kernel(), model).find((p) => p.id === stem)
+    return part ? stlFile(part) : null
+  }
+  const marked = model.boards.find((b) => `${b.id}-marks` === stem && b.openings.length > 0)
+  return kind === 'csv' && marked ? marksCsv(model, marked.id, shop) : null
+}

@@ -1,0 +1,99 @@
+import fc from 'fast-check'
+import { describe, expect, it } from 'vitest'
+import { benchSteps } from '#core/bench/steps/steps'
+import { CUT_ALREADY, pieceNames } from '#core/bench/steps/cutting-steps'
+import { design } from '#core/choose/design'
+import { cutUp, keptOf } from '#core/cutting/bin'
+import { leftoversOf } from '#core/cutting/cuts'
+import { jobsOf } from '#core/cutting/from-holders'
+import { quickCuts } from '#core/cutting/quick-cuts'
+import { drawnWidth, type SheetCuts } from '#core/cutting/sheets-used'
+import { allForms } from '#core/forms/all-forms'
+import type { Shop } from '#core/shop/shop'
+import { anyHolder } from './any-holder'
+import { board, railOf, shopWith, threeMallets } from './samples'
+
+const overlap = (a: { x: number; y: number; length: number; width: number }, b: typeof a): number =>
+  Math.max(0, Math.min(a.x + a.length, b.x + b.length) - Math.max(a.x, b.x)) *
+  Math.max(0, Math.min(a.y + a.width, b.y + b.width) - Math.max(a.y, b.y))
+
+describe('what is left of a sheet', () => {
+  it('lies in it, apart from the pieces and from each other by the kerf, and is not more than there was', () => {
+    for (const input of allForms.flatMap((f) => fc.sample(anyHolder(f), { numRuns: 5, seed: 3 }))) {
+      const { model } = design(input)
+      if (!model) continue
+      for (const sheet of quickCuts(input.shop, [{ id: 'h', model }])) {
+        const wide = drawnWidth(sheet)
+        const { length } = sheet.stock
+        const { kerf } = sheet.job.instance
+        const pieces = sheet.placements.map((p) => ({ x: p.x, y: p.y, length: p.length, width: p.width || wide }))
+        const left = leftoversOf(length, wide, pieces.map((p, i) => ({ ...sheet.placements[i]!, ...p })), kerf) // prettier-ignore
+        for (const [i, l] of left.entries()) {
+          expect(l.x + l.length).toBeLessThanOrEqual(length + 1e-6)
+          expect(l.y + l.width).toBeLessThanOrEqual(wide + 1e-6)
+          const grown = { x: l.x - kerf, y: l.y - kerf, length: l.length + 2 * kerf, width: l.width + 2 * kerf }
+          for (const p of pieces) expect(overlap(grown, p)).toBeLessThan(1e-3)
+          for (const other of left.slice(i + 1)) expect(overlap(l, other)).toBeLessThan(1e-3)
+        }
+        const area = [...pieces, ...left].reduce((sum, p) => sum + p.length * p.width, 0)
+        expect(area).toBeLessThanOrEqual(length * wide + 1e-3)
+      }
+    }
+  })
+})
+
+describe('a piece of stock that has been cut up', () => {
+  const stock = { ...board('b', 'Board', 'eastern white pine', 18), length: 1200, width: 140 }
+  const shop: Shop = shopWith({ stock: [stock] })
+  const { model } = design(railOf(threeMallets(), {}, shop))
+  const holder = { id: 'h1', model: model! }
+  let n = 0
+  const cut = (of: Shop, sheet: SheetCuts) => cutUp(of, sheet, () => `new-${n++}`)
+
+  it('leaves what is worth keeping in the bin, and firewood out', () => {
+    const [sheet] = quickCuts(shop, [holder])
+    const kept = keptOf(sheet!, shop)
+    expect(kept.length).toBeGreaterThan(0)
+    const after = cut(shop, sheet!)
+    expect(after.offcuts.map((o) => [o.length, o.width])).toEqual(kept.map((l) => [Math.floor(l.length * 10) / 10, Math.floor(l.width * 10) / 10])) // prettier-ignore
+    expect(after.offcuts.every((o) => o.length >= 150 && o.width! >= 40 && o.name === 'Rest of Board')).toBe(true)
+    expect(after.offcuts[0]).toMatchObject({ form: 'board', material: 'eastern white pine', thickness: 18 })
+  })
+
+  it('is gone from the bin where it came from there, and its rest takes its place', () => {
+    const bin = { id: 'o', name: 'Lid', form: 'board' as const, material: 'eastern white pine', thickness: 18.2, length: 800, width: 200, grain: 'along its length' as const, note: 'a knot' } // prettier-ignore
+    const rich = { ...shop, offcuts: [bin] }
+    const [sheet] = quickCuts(rich, [holder])
+    expect(sheet!.offcut).toBe('o')
+    const after = cut(rich, sheet!)
+    expect(after.offcuts.some((o) => o.id === 'o')).toBe(false)
+    expect(after.offcuts[0]).toMatchObject({ name: 'Rest of Lid', thickness: 18.2, note: 'a knot' })
+  })
+
+  it('is not counted on where stock is bought by the length', () => {
+    const open = shopWith({ stock: [{ ...stock, length: null }] })
+    const [sheet] = quickCuts(open, [{ id: 'h1', model: design(railOf(threeMallets(), {}, open)).model! }])
+    expect(cut(open, sheet!).offcuts).toEqual([])
+  })
+
+  it('is not cut again: its pieces are off the list, and the card says so', () => {
+    const sheets = quickCuts(shop, [holder])
+    const features = pieceNames(sheets, 'h1').get(sheets[0]!)!
+    expect(features).toEqual(expect.arrayContaining(['cut:rail#1', 'cut:back#1']))
+    const one = new Set(['cut:rail#1'])
+    const left = jobsOf(shop, [{ ...holder, cut: one }]).flatMap((j) => j.instance.parts.map((p) => p.id))
+    expect(left).toEqual(['h1/back'])
+    expect(jobsOf(shop, [{ ...holder, cut: new Set(features) }])).toEqual([])
+    const cuts = quickCuts(shop, [{ ...holder, cut: one }])
+    const { steps } = benchSteps({ model: model!, shop, cuts, cut: one }, 'h1')
+    expect(steps[0]).toMatchObject({ id: CUT_ALREADY, says: ['Rail.'], makes: ['cut:rail#1'] })
+    expect(steps[1]!.makes).toEqual(['cut:back#1'])
+  })
+
+  it('tells the layers of a board apart', () => {
+    const sheets = quickCuts(shop, [holder])
+    const twice = sheets.map((s) => ({ ...s, placements: [...s.placements, ...s.placements] }))
+    expect(pieceNames(twice, 'h1').get(twice[0]!)!.filter((f) => f.startsWith('cut:rail'))).toEqual(['cut:rail#1', 'cut:rail#2']) // prettier-ignore
+    expect(pieceNames(sheets, 'h1', new Set(['cut:rail#1'])).get(sheets[0]!)).toContain('cut:rail#2')
+  })
+})
