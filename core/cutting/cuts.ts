@@ -66,8 +66,34 @@ interface Left {
   regions: Region[]
 }
 
-function part(region: Region, placed: readonly CutPlacement[], cuts: Omit<Cut, 'number'>[], left: Left): void {
+/** From this part of a region on, what is left of it is cut off first and stays in one piece. */
+const LARGE_REST = 0.25
+
+/** Cuts the rest off a region where it is large, across or along, whichever leaves more; null where there is none. */
+function restFirst(
+  region: Region,
+  placed: readonly CutPlacement[],
+  cuts: Omit<Cut, 'number'>[],
+  left: Left,
+): Region | null {
+  const x = Math.max(...placed.map((p) => p.x + p.length))
+  const y = Math.max(...placed.map((p) => p.y + p.width))
+  const share = { cross: (region.x1 - x) / (region.x1 - region.x0), rip: (region.y1 - y) / (region.y1 - region.y0) }
+  const direction = share.cross > share.rip ? 'cross' : 'rip'
+  if (share[direction] < LARGE_REST) return null
+  if (direction === 'cross') {
+    cuts.push({ direction, from: { x, y: region.y0 }, to: { x, y: region.y1 }, fence: x - region.x0 })
+    left.regions.push({ ...region, x0: x + left.kerf })
+    return { ...region, x1: x }
+  }
+  cuts.push({ direction, from: { x: region.x0, y }, to: { x: region.x1, y }, fence: y - region.y0 })
+  left.regions.push({ ...region, y0: y + left.kerf })
+  return { ...region, y1: y }
+}
+
+function part(whole: Region, placed: readonly CutPlacement[], cuts: Omit<Cut, 'number'>[], left: Left): void {
   if (placed.length === 0) return
+  const region = (placed.length > 1 && restFirst(whole, placed, cuts, left)) || whole
   for (const cross of [false, true]) {
     const groups = strips(placed, cross, left.kerf)
     const last = Math.max(...placed.map((p) => (cross ? p.x + p.length : p.y + p.width)))

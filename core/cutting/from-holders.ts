@@ -1,4 +1,4 @@
-import type { HolderModel } from '../model/model'
+import type { Board, HolderModel } from '../model/model'
 import type { Shop, Stock } from '../shop/shop'
 import type { CutInstance, CutPart, CutStock } from './instance'
 
@@ -52,6 +52,42 @@ export interface ToCut {
 export const layersLeft = (part: string, layers: number, cut?: ReadonlySet<string>): number[] =>
   Array.from({ length: layers }, (_, n) => n + 1).filter((n) => !cut?.has(`cut:${part}#${n}`))
 
+/** Between the ids of two strips that are ripped from one piece. */
+export const PAIR = ' + '
+
+/** Strips are ripped in pairs only where the shorter is at least this part of the longer. */
+const ALIKE = 0.8
+
+/**
+ * Bevelled strips in pairs out of a wider piece, by one bevelled rip: half of what two square ones would waste. What has
+ * no mate stays by itself.
+ */
+function inPairs(
+  parts: readonly CutPart[],
+  holders: readonly ToCut[],
+  names: CuttingJob['names'],
+  kerf: number,
+): CutPart[] {
+  const boards: ReadonlyMap<string, Board> = new Map(
+    holders.flatMap(({ id, model }) => model.boards.map((b) => [`${id}/${b.id}`, b] as const)),
+  )
+  const strips = parts.filter((p) => boards.get(p.id)?.bevel).sort((a, b) => b.length - a.length)
+  const paired: CutPart[] = []
+  const gone = new Set<CutPart>()
+  for (const one of strips) {
+    if (gone.has(one)) continue
+    const { bevel, thickness } = boards.get(one.id)!
+    const mate = strips.find((p) => p !== one && !gone.has(p) && Math.abs(p.width - one.width) < 0.01 && p.length >= ALIKE * one.length && boards.get(p.id)!.bevel!.tilt === bevel!.tilt) // prettier-ignore
+    if (!mate) continue
+    gone.add(one).add(mate)
+    const lean = (bevel!.tilt * Math.PI) / 180
+    const id = `${one.id}${PAIR}${mate.id}`
+    names[id] = { holder: [...new Set([names[one.id]!.holder, names[mate.id]!.holder])].join(' and '), part: 'Two strips, ripped apart at their bevel' } // prettier-ignore
+    paired.push({ ...one, id, width: 2 * one.width - thickness * Math.tan(lean) + kerf / Math.cos(lean) })
+  }
+  return [...parts.filter((p) => !gone.has(p)), ...paired]
+}
+
 /**
  * The pieces of some holders by the stock they are cut from: boards as panels, each layer for itself, rods as lengths.
  * @returns one job for each kind of stock, in the shop's order
@@ -75,9 +111,10 @@ export function jobsOf(shop: Shop, holders: readonly ToCut[]): CuttingJob[] {
       return [...boards, ...rods]
     })
     if (parts.length === 0) return []
-    const widest = Math.max(...parts.map((p) => p.width))
+    const all = inPairs(parts, holders, names, kerfOf(shop))
+    const widest = Math.max(...all.map((p) => p.width))
     const kind = round ? '1d' : '2d'
-    const instance: CutInstance = { id: stock.id, kind, kerf: kerfOf(shop), stock: stockFor(shop, stock, round, widest), parts } // prettier-ignore
+    const instance: CutInstance = { id: stock.id, kind, kerf: kerfOf(shop), stock: stockFor(shop, stock, round, widest), parts: all } // prettier-ignore
     return [{ stock, instance, names }]
   })
 }

@@ -22,6 +22,9 @@ export const armRule = rule(
   'From the bevel down to the lower edge of the foot: what keeps the holder from rocking.',
 )
 
+/** Saws that a strip is ripped with, the first that there is. */
+const RIPPING = ['table saw', 'track saw', 'circular saw'] as const
+
 const moved = (at: Place, out: number): Place => ({ ...at, y: at.y + out })
 
 /**
@@ -37,7 +40,9 @@ export function hang(plan: Plan, input: PlanInput): Plan {
   const origin = { kind: 'stock', id: stock.id, key: 'thickness' } as const
   const t = trail.given('thickness:strip', 'Thickness of the strip', stock.thickness, origin, { note: stock.name })
   const tilt = settingOf(input, trail, 'stripBevel')
-  const blade = input.shop.saws.find((s) => (s.tilt ?? 0) >= tilt && s.kerf > 0)
+  const tilting = input.shop.saws.filter((s) => (s.tilt ?? 0) >= tilt && s.kerf > 0)
+  // ripped with what one rips with, where that tilts
+  const blade = RIPPING.flatMap((kind) => tilting.filter((s) => s.kind === kind))[0] ?? tilting[0]
   const kerf = blade ? trail.given(`blade:${blade.id}`, `Kerf of ${blade.name}`, blade.kerf, { kind: 'saw', id: blade.id }) : 0 // prettier-ignore
   const { long, short } = bevelPair(settingOf(input, trail, 'stripWidth'), t, kerf, tilt)
   const taken = blade ? ` − {blade:${blade.id}} / cos({stripBevel})` : ''

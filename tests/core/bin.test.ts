@@ -97,3 +97,29 @@ describe('a piece of stock that has been cut up', () => {
     expect(pieceNames(sheets, 'h1', new Set(['cut:rail#1'])).get(sheets[0]!)).toContain('cut:rail#2')
   })
 })
+
+describe('bevelled strips of two holders', () => {
+  const shop = shopWith({ stock: [{ ...board('b', 'Board', 'eastern white pine', 18), length: 2400, width: 300 }] })
+  const hung = (id: string) => ({
+    id,
+    model: design(railOf(threeMallets(), { hung: 'strip', backHeight: 200 }, shop)).model!,
+  })
+
+  it('are ripped from one piece of the width that the worked example gives, each told to its own holder', () => {
+    const two = [hung('one'), hung('two')]
+    const [job] = jobsOf(shop, two)
+    const pair = job!.instance.parts.find((p) => p.id.includes(' + '))!
+    const strip = two[0]!.model.boards.find((b) => b.role === 'strip')!
+    expect(pair.id).toBe('one/strip + two/strip')
+    // the width a pair is ripped from, as long as the same saw cuts both
+    expect(pair.width).toBeCloseTo(shop.settings.stripWidth, 6)
+    expect(pair.length).toBe(strip.length)
+    expect(job!.instance.parts.some((p) => p.id === 'one/strip')).toBe(false)
+    const cuts = quickCuts(shop, two)
+    for (const { id } of two) expect([...pieceNames(cuts, id).values()].flat()).toContain('cut:strip#1')
+  })
+  it('stay by themselves where one has no mate', () => {
+    const [job] = jobsOf(shop, [hung('one')])
+    expect(job!.instance.parts.some((p) => p.id === 'one/strip')).toBe(true)
+  })
+})

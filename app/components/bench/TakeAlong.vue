@@ -72,6 +72,8 @@ async function take(file: string) {
       <button v-for="f in main" :key="f" class="btn" :disabled="busy !== ''" @click="take(f)">
         <v-icon :icon="mdiDownload" size="18" /> {{ SAYS[f] }}, PDF
       </button>
+    </div>
+    <div class="row">
       <label>
         <span class="quiet small">Paper</span>
         <select v-model="paper" class="field">
@@ -82,6 +84,10 @@ async function take(file: string) {
         <span class="quiet small">100 mm bar measures</span>
         <LengthField v-model="measured" label="100 mm bar measures" input-id="check-bar" :max="110" />
       </label>
+      <p class="quiet small hint">
+        Print templates at true size, not ‘fit to page’. Measure the 100 mm bar on paper: if it differs, type it in and
+        print again.
+      </p>
     </div>
     <details>
       <summary>Lists, drawings, solids</summary>
@@ -105,10 +111,6 @@ async function take(file: string) {
       </div>
     </details>
     <p v-if="failed" class="told wrong" role="alert">{{ failed }}</p>
-    <p class="quiet small">
-      Print templates at true size, not ‘fit to page’. Measure the 100 mm bar: if it differs, type it in and print
-      again.
-    </p>
   </section>
 </template>
 
@@ -126,7 +128,7 @@ async function take(file: string) {
 }
 label {
   display: grid;
-  width: 130px;
+  width: 150px;
 }
 .part {
   min-width: 110px;
@@ -138,5 +140,8 @@ summary {
 }
 p {
   margin: 4px 0 0;
+}
+.hint {
+  flex: 1 1 260px;
 }
 </style>

@@ -1,3 +1,4 @@
+import { PAIR } from '../../cutting/from-holders'
 import { drawnWidth, type SheetCuts } from '../../cutting/sheets-used'
 import type { HolderModel } from '../../model/model'
 import type { Shop } from '../../shop/shop'
@@ -34,14 +35,17 @@ export function pieceNames(
   return new Map(
     cuts.map((sheet) => [
       sheet,
-      sheet.placements.flatMap(({ partId }) => {
-        if (!partId.startsWith(`${holder}/`)) return []
-        const part = partId.slice(holder.length + 1)
-        let n = (count.get(part) ?? 0) + 1
-        while (cut?.has(cutOf(part, n))) n++
-        count.set(part, n)
-        return [cutOf(part, n)]
-      }),
+      // two strips of a pair are one piece
+      sheet.placements
+        .flatMap((p) => p.partId.split(PAIR))
+        .flatMap((partId) => {
+          if (!partId.startsWith(`${holder}/`)) return []
+          const part = partId.slice(holder.length + 1)
+          let n = (count.get(part) ?? 0) + 1
+          while (cut?.has(cutOf(part, n))) n++
+          count.set(part, n)
+          return [cutOf(part, n)]
+        }),
     ]),
   )
 }

@@ -9,6 +9,7 @@ import {
   type Outline,
   type Point,
 } from '../../geometry/outline'
+import { PAIR } from '../../cutting/from-holders'
 import { drawnWidth, type SheetCuts } from '../../cutting/sheets-used'
 import { axesOf, onBoard } from '../../model/contact'
 import type { Board, HolderModel, Opening } from '../../model/model'
@@ -138,7 +139,7 @@ function cutUp(sheet: SheetCuts, s: Step, format: LengthFormat): CardDrawing {
   const whole = rectangle(0, 0, length, wide)
   // x along, y down from the edge that lies at the fence
   const pieces = sheet.placements.map((p) => {
-    const own = s.parts.some((part) => p.partId.endsWith(`/${part}`))
+    const own = s.parts.some((part) => p.partId.split(PAIR).some((id) => id.endsWith(`/${part}`)))
     return { ink: own ? ('now' as const) : ('made' as const), outline: rectangle(p.x, -p.y, p.x + p.length, -p.y - (p.width || wide)) } // prettier-ignore
   })
   const labels = sheet.cuts.map((c): Label => {
