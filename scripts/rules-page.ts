@@ -92,6 +92,7 @@ function others(): PlanInput[] {
   return [
     holderOf('saw-rest', [saw('a', 0.9, 60), saw('b', 1.1, 110)], { pitch: 'even' }),
     holderOf('twin-rail', mallets, { hung: 'strip' }),
+    holderOf('reach-arms', mallets),
     holderOf('peg-rail', [mallets[1]!, ring]),
     holderOf('berth', [plane('a', 42), plane('b', 60)]),
   ]

@@ -1,5 +1,6 @@
 import type { Plan, PlanInput } from '../forms/form'
 import { checkAcross } from './across'
+import { checkArms } from './arms'
 import { checkBearings } from './bearing'
 import { checkBits } from './bit'
 import { checkBoardLengths } from './board-length'
@@ -25,6 +26,7 @@ const CHECKS: readonly Check[] = [
   checkFingers,
   checkRods,
   checkPins,
+  checkArms,
   checkRocking,
   checkScrews,
   checkAcross,

@@ -16,7 +16,7 @@ const LOOSE = 0.5
 /** Rods and pins: whether a bit makes their holes. Rods between two ends: whether heads lie across them, and whether they sag. */
 export const checkRods: Check = (subject) => {
   const { rods } = subject.model
-  if (rods.length === 0) return []
+  if (rods.length === 0) return straddles(subject)
   return [...sockets(subject), ...straddles(subject), ...railSag(subject)]
 }
 
@@ -51,12 +51,12 @@ function straddles(subject: Subject): Verdict[] {
     if (!figure) return []
     const value = trail.get(figure).value
     const level = value < limit - TOLERANCE ? 'stop' : 'pass'
-    const found = `${seat.name} lies ${formatLength(value, input.shop, 'down')} across the rods`
+    const found = `${seat.name} lies ${formatLength(value, input.shop, 'down')} across the ${seat.rests}`
     return [
       {
         id: `straddle:${seat.id}`,
         check: 'straddle',
-        title: `Across the rods ${seat.place}`,
+        title: `Across the ${seat.rests} ${seat.place}`,
         level,
         says:
           level === 'pass'

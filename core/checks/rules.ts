@@ -72,6 +72,11 @@ export const strengthRule: Rule = {
   says: 'Of a material’s bending strength only a part is counted on, for wood that is not tested.',
   source: estimate,
 }
+export const armRule: Rule = {
+  id: 'check.arm',
+  says: 'An arm bends most where it leaves the back: each tool, pressed down as it is put on, by how far out it hangs; the arms share it.',
+  source: estimate,
+}
 export const pinDepthRule = rule('pin-depth', 'A pin is held by so many times its own thickness of wood.')
 export const reachOutRule = rule('reach-out', 'From the wall to what stands furthest out, wood or tool.')
 export const woodMassRule = rule(

@@ -16,6 +16,8 @@ export const xmlText = (text: string): string =>
 
 /** A board's outline with its open slots taken out of it, as one closed path. */
 export function cutOutline(board: Board): Outline {
+  // a shape of its own has no slots in its front edge
+  if (board.openings.every((o) => o.opensTo === null)) return board.outline
   const slots = board.openings.filter((o) => o.opensTo === 'front').sort((a, b) => b.centre.x - a.centre.x)
   const corner = (x: number, y: number) => ({ kind: 'line' as const, to: { x, y } })
   const front = board.width

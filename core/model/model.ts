@@ -88,7 +88,7 @@ export interface Opening {
 export interface Board {
   id: string
   name: string
-  role: 'rail' | 'block' | 'back' | 'end' | 'shelf' | 'lip' | 'divider' | 'bar' | 'strip' | 'foot'
+  role: 'rail' | 'block' | 'back' | 'end' | 'shelf' | 'lip' | 'divider' | 'bar' | 'arm' | 'strip' | 'foot'
   material: string
   stock: string
   /** of all its layers together */
@@ -162,8 +162,8 @@ export interface Seat {
   at: Place
   /** from the neck's centre to the head's farthest points, mm */
   extent: { left: number; right: number; front: number; back: number }
-  /** what carries it: wood under its head or shoulder, the floor of a blind bore, two rods, a pin, or a shelf */
-  rests: 'shoulder' | 'floor' | 'rods' | 'pin' | 'shelf'
+  /** what carries it: wood under its head or shoulder, the floor of a blind bore, two rods, two arms, a pin, or a shelf */
+  rests: 'shoulder' | 'floor' | 'rods' | 'arms' | 'pin' | 'shelf'
   /** an edge or point at its lower end, which must not stand on anything */
   sharp: boolean
   /** kg, or null when not weighed */

@@ -115,9 +115,11 @@ describe.each(allForms.map((form) => [form.name, form] as const))('any %s', { ti
     each((d) => {
       expect(design(d.input).model).toEqual(d.model)
       if (!d.model) return
+      // one behind the other, out from the wall: the mirror has front and back exchanged, not left and right
+      const outward = new Set(d.model.seats.map((s) => s.at.x)).size === 1 && d.model.seats.length > 1
       const seats = [...d.input.holder.seats]
         .reverse()
-        .map((s) => ({ ...s, turn: ((4 - s.turn) % 4) as 0 | 1 | 2 | 3 }))
+        .map((s) => ({ ...s, turn: (((outward ? 6 : 4) - s.turn) % 4) as 0 | 1 | 2 | 3 }))
       const other = design({ ...d.input, holder: { ...d.input.holder, seats } }).model
       if (d.refusals.length > 0 || d.input.holder.choices.rows !== undefined) return
       d.model.boards.forEach((b, i) => {

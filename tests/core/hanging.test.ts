@@ -19,7 +19,7 @@ describe('a holder on a strip', () => {
     expect(boardBox(foot).z[0]).toBe(boardBox(back).z[0])
     expect(foot.width).toBe(40)
     // 140 wide, 18 thick, no kerf where no saw tilts so far: else the worked example
-    const track = d.input.shop.saws.find((s) => (s.tilt ?? 0) >= 45)
+    const track = d.input.shop.saws.find((s) => s.kind === 'track saw')
     expect(strip.width).toBeCloseTo((140 + 18 - (track?.kerf ?? 0) * Math.SQRT2) / 2)
     expect(strip.bevel).toEqual({ edge: 'lower', tilt: 45 })
   })
