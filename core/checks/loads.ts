@@ -37,14 +37,9 @@ export function loadsOf({ model, input, trail }: Subject): Load[] {
     const weight = toolWeight(seat, input.tools.get(seat.tool))
     if (!weight || !seat.figures.mass) return []
     const id = `weightOut:${seat.id}`
-    const held = seat.at.y
-    trail.derive(
-      id,
-      `Weight of ${seat.place} from the wall`,
-      weight.at.y,
-      toolOutRule,
-      `${held} + ${weight.at.y - held}`,
-    )
+    // as far as it reaches out, less what its weight stands behind that
+    const behind = seat.at.y + seat.extent.front - weight.at.y
+    trail.derive(id, `Weight of ${seat.place} from the wall`, weight.at.y, toolOutRule, `${seat.reach} − ${behind}`)
     return [{ seat: seat.id, name: seat.name, mass: weight.mass, out: weight.at.y, massText: `{${seat.figures.mass}}`, outText: `{${id}}` }] // prettier-ignore
   })
   return [wood, ...tools]

@@ -113,3 +113,4 @@ export const shearLoadRule: Rule = {
   says: 'The whole weight hangs across the screws, shared by all of them.',
   source: 'Statics',
 }
+export const glueRule = rule('glue', 'A glued joint along the grain holds as much again as its screws, so many times.')

@@ -3,10 +3,11 @@ import { formOf } from '../forms/all-forms'
 import { boardOf, type Board, type Fastener, type Joint } from '../model/model'
 import { boardBox } from '../model/standing'
 import { densityOf } from '../solid/mass'
+import { SETTINGS } from '../shop/settings'
 import { formatLength } from '../units/format-length'
 import { GRAVITY } from './beam'
 import { handOn, loadsOf } from './loads'
-import { pullRule, shearLoadRule, withdrawalRule } from './rules'
+import { glueRule, pullRule, shearLoadRule, withdrawalRule } from './rules'
 import { limitFrom, offer, remedy, TOLERANCE, type Check, type Subject } from './subject'
 import type { Level, Remedy, Verdict } from './verdict'
 
@@ -131,10 +132,14 @@ function holds(subject: Subject, what: 'joint' | 'wall'): Verdict[] {
   const whole = yieldLoad(gauge!, gravityOf(c.density), side, bite)
   const shear = whole * (what === 'wall' ? Math.max(shortThread(bite, diameter), bite / diameter / 10) : shortThread(bite, diameter)) * (endGrain ? END_GRAIN_SHEAR : 1) // prettier-ignore
 
-  const pulled = pull > capacity + TOLERANCE
+  const helped = c.glued && !endGrain
+  const limit = helped
+    ? trail.derive(`${key}Holds`, 'What it holds with the glue, N', capacity * (1 + limitFrom(subject, 'glueTimes')), glueRule, `{${key}Withdrawal} × (1 + {glueTimes})`, { quantity: 'ratio', print: 'down' }) // prettier-ignore
+    : capacity
+  const pulled = pull > limit + TOLERANCE
   const sheared = across > shear + TOLERANCE && !c.glued
   const level: Level = !pulled && !sheared ? 'pass' : c.glued ? 'watch' : 'stop'
-  const found = `Each of the ${n} screws ${what === 'wall' ? 'into the wall, along the upper edge,' : `through the ${c.base.name.toLowerCase()}`} is pulled by ${pull.toFixed(0)} N and holds ${capacity.toFixed(0)}` // prettier-ignore
+  const found = `Each of the ${n} screws ${what === 'wall' ? 'into the wall, along the upper edge,' : `through the ${c.base.name.toLowerCase()}`} is pulled by ${pull.toFixed(0)} N and holds ${limit.toFixed(0)}${helped ? ' with the glue' : ''}` // prettier-ignore
   const says = !pulled
     ? sheared
       ? `Each of the ${n} screws carries ${across.toFixed(0)} N across and bears ${shear.toFixed(0)}: take longer ones, or more.`
@@ -142,7 +147,7 @@ function holds(subject: Subject, what: 'joint' | 'wall'): Verdict[] {
     : endGrain
       ? `The screws through the ${c.base.name.toLowerCase()} go into end grain, where they hold nothing against being pulled: ${pull.toFixed(0)} N on each is left to the glue. Ply for solid wood holds better.` // prettier-ignore
       : c.glued
-        ? `${found}: without the glue they would give. Clamp it well, or take a longer screw.`
+        ? `${found}: take more of them, or longer ones.`
         : `${found}: take longer screws, a higher back, or fewer tools.`
   return [
     {
@@ -153,11 +158,17 @@ function holds(subject: Subject, what: 'joint' | 'wall'): Verdict[] {
       says,
       seats: [],
       figure: `${key}Pull`,
-      limitFigure: `${key}Withdrawal`,
-      measured: { value: pull, limit: capacity, sense: 'at most', quantity: 'ratio', print: 'up' },
-      candidates: level === 'pass' ? [] : [...(endGrain ? sheets(subject, c) : higher(subject)), ...(what === 'wall' ? offer(input, 'Hang it on a strip', 'hung', 'strip') : [])], // prettier-ignore
+      limitFigure: helped ? `${key}Holds` : `${key}Withdrawal`,
+      measured: { value: pull, limit, sense: 'at most', quantity: 'ratio', print: 'up' },
+      candidates: level === 'pass' ? [] : [...(endGrain ? sheets(subject, c) : what === 'wall' ? higher(subject) : closer(subject)), ...(what === 'wall' ? offer(input, 'Hang it on a strip', 'hung', 'strip') : [])], // prettier-ignore
     },
   ]
+}
+
+/** Screws half as far apart. */
+const closer = ({ input: { shop } }: Subject): Remedy[] => {
+  const value = Math.max(SETTINGS.screwSpacing.min, Math.round(shop.settings.screwSpacing / 2))
+  return [remedy(`Screws every ${formatLength(value, shop)}`, { kind: 'setting', key: 'screwSpacing', value })]
 }
 
 /** A back half as high again, in whole centimetres; none where the form has no such length. */

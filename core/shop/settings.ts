@@ -321,6 +321,13 @@ export const SETTINGS = {
     [1, 15],
     'With a pilot hole, which is always bored; 7 without one.',
   ),
+  glueTimes: ratio(
+    'Limits',
+    'Glue, times the screws',
+    1,
+    [0, 5],
+    'A sound glue joint along the grain holds so many times as much again as its screws; nought counts on screws alone.',
+  ),
   pointKeep: length('Limits', 'Wood before a screw’s point', 2, [0, 20], 'So that no point shows.'),
   wallPanel: length(
     'Wall strips',

@@ -1,5 +1,4 @@
-import { inject } from 'vitest'
-import { describe, expect, it } from 'vitest'
+import { inject, describe, expect, it } from 'vitest'
 import { aTool, api, newShop } from './api'
 
 /** A holder of one mallet in a shop of its own. */

@@ -40,6 +40,7 @@ function remove(id: string, name: string) {
     <div class="bar">
       <h1>Holders</h1>
       <span class="spring" />
+      <NuxtLink v-if="all.length > 1" to="/holders/compare" class="btn">Compare two</NuxtLink>
       <button class="btn main" @click="ask([])"><v-icon :icon="mdiPlus" size="18" /> New holder</button>
     </div>
     <ul>

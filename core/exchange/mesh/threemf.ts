@@ -1,3 +1,4 @@
+// eslint-disable-next-line @typescript-eslint/triple-slash-reference -- the package has no types of its own
 /// <reference path="./three-mf.d.ts" />
 import { fileForContentTypes, FileForRelThumbnail, to3dmodelSimple } from '@jscadui/3mf-export'
 import { strToU8, zipSync } from 'fflate'

@@ -137,7 +137,7 @@ export const kind = defineKind<Key>({
         density: pipe ? 2500 : 7800,
         seen: { top: pipe ? circle(0, 0, w) : rectangle(-t, -w, t, w) },
       },
-      jaw(f, HEAD * -0.15, HEAD * 1.15, f.headWidth),
+      jaw(f, 0, HEAD, f.headWidth),
       jaw(f, foot + f.overallLength * 0.28, HEAD * 0.9, f.slidingJawWidth),
       {
         ...box(

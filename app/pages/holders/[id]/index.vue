@@ -2,9 +2,13 @@
 import { computed, ref, watch } from 'vue'
 import { finder } from '#core/choose/design'
 import { useHolder } from '~/composables/useHolder'
+import { LONGEST_NAME } from '#core/exchange/project/checked'
 import { useKeys } from '~/composables/useKeys'
+import { useHistory } from '~/stores/history'
 
 const route = useRoute()
+const router = useRouter()
+const history = useHistory()
 const id = computed(() => String(route.params.id))
 const { holder, form, input, worked, change, apply, choose, seatTool, move, turn, unseat } = useHolder(id)
 useHead({ title: () => `${holder.value?.name ?? 'Holder'} · Fingerling` })
@@ -34,6 +38,17 @@ watch(id, () => {
   lit.value = null
   seat.value = null
 })
+/** Another like this one, to try something else in, and both side by side. */
+function variant() {
+  if (!holder.value) return
+  const copy = {
+    ...holder.value,
+    id: crypto.randomUUID(),
+    name: `${holder.value.name}, variant`.slice(0, LONGEST_NAME),
+  }
+  history.change('A variant', 'holders', copy.id, copy, true)
+  void router.push(`/holders/compare?a=${holder.value.id}&b=${copy.id}`)
+}
 const refusal = computed(() => worked.value?.refusals[0]?.says ?? '')
 </script>
 
@@ -54,6 +69,7 @@ const refusal = computed(() => worked.value?.refusals[0]?.says ?? '')
       />
       <span class="quiet purpose">{{ form.name }}, {{ form.purpose }}</span>
       <span class="spring" />
+      <button class="btn" @click="variant">A variant</button>
       <NuxtLink class="btn" :to="`/holders/${holder.id}/bench`">Bench sheet</NuxtLink>
       <NuxtLink class="btn main" :to="`/bench/${holder.id}`">To the bench</NuxtLink>
     </header>
@@ -97,6 +113,7 @@ const refusal = computed(() => worked.value?.refusals[0]?.says ?? '')
         :input="input"
         @gap="choose('Gap', 'gap', $event)"
         @keep="change('Leave some out', { seats: holder!.seats.slice(0, $event) })"
+        @take="change('Fit the stock', { seats: $event.seats, choices: $event.choices })"
       />
       <h2>The working</h2>
       <p class="quiet small hint">Click any figure to see where it comes from.</p>
