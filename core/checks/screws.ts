@@ -6,18 +6,21 @@ import { densityOf } from '../solid/mass'
 import { SETTINGS } from '../shop/settings'
 import { formatLength } from '../units/format-length'
 import { GRAVITY } from './beam'
-import { handOn, loadsOf } from './loads'
+import { handOn, loadsOf, type Load } from './loads'
 import { glueRule, pullRule, shearLoadRule, withdrawalRule } from './rules'
 import { limitFrom, offer, remedy, TOLERANCE, type Check, type Subject } from './subject'
 import type { Level, Remedy, Verdict } from './verdict'
 
 /** Screws: whether there is one for each joint, and whether they hold what hangs on them without the glue. */
-export const checkScrews: Check = (subject) => [
-  ...missing(subject),
-  ...nearEdges(subject),
-  ...holds(subject, 'joint'),
-  ...holds(subject, 'wall'),
-]
+export const checkScrews: Check = (subject) => {
+  const loads = subject.model.fasteners.length > 0 ? [...loadsOf(subject), handOn(subject)] : []
+  return [
+    ...missing(subject),
+    ...nearEdges(subject),
+    ...holds(subject, 'joint', loads),
+    ...holds(subject, 'wall', loads),
+  ]
+}
 
 const screwed = ({ by }: Joint): boolean => by === 'screws' || by === 'brads'
 
@@ -106,11 +109,10 @@ function carrying(subject: Subject, what: 'joint' | 'wall'): Carrying | null {
   return { base, screws, levers, plane: { value: box.y[1], formula: String(box.y[1]) }, density: densityOf(input.shop, weakest.material), glued: joints.every((j) => j.glued) } // prettier-ignore
 }
 
-function holds(subject: Subject, what: 'joint' | 'wall'): Verdict[] {
+function holds(subject: Subject, what: 'joint' | 'wall', loads: readonly Load[]): Verdict[] {
   const c = carrying(subject, what)
   if (!c) return []
   const { trail, input } = subject
-  const loads = [...loadsOf(subject), handOn(subject)]
   const weight = GRAVITY * loads.reduce((sum, l) => sum + l.mass, 0)
   const moment = GRAVITY * loads.reduce((sum, l) => sum + l.mass * Math.max(l.out - c.plane.value, 0), 0)
   const levers = c.levers.reduce((sum, l) => sum + l, 0)

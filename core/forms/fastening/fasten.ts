@@ -4,7 +4,7 @@ import { materialOf } from '../../shop/materials'
 import type { Shop } from '../../shop/shop'
 import type { Plan, PlanInput, PlannedModel } from '../form'
 import { bradsFor, pilotBit, screwsFor } from './choose-fastener'
-import { free, lineOf, nearestFree, spaced, type Around, type Line, type Unplaced } from './places'
+import { Around, lineOf, nearestFree, spaced, type Line, type Unplaced } from './places'
 import { intoWall } from './wall'
 
 /** Density of wood that is not known: as hard, so that its pilot is wide enough; kg/m³. */
@@ -17,13 +17,13 @@ export const densityOf = (shop: Pick<Shop, 'materials'>, board: Board): number =
 export function fasten(plan: Plan, input: PlanInput): Plan {
   const { model } = plan
   if (!model) return plan
+  const around = new Around(model)
   const driven: Fastener[] = []
-  const standing = new Set<string>()
   for (const joint of [...model.joints].sort((a, b) => a.order - b.order)) {
-    driven.push(...joinBy(model, input.shop, joint, standing, driven))
-    for (const part of joint.parts) standing.add(part)
+    driven.push(...joinBy(model, input.shop, joint, around))
+    for (const part of joint.parts) around.stand(part)
   }
-  driven.push(...intoWall(model, input, driven))
+  driven.push(...intoWall(model, input, around))
   return { ...plan, model: { ...model, fasteners: driven } }
 }
 
@@ -48,13 +48,7 @@ function kindsFor(joint: Joint, line: Line, into: Board, shop: Shop): Unplaced[]
 }
 
 /** The fasteners of one joint: the best kind of which all find a place, else the one of which most do. */
-function joinBy(
-  model: PlannedModel,
-  shop: Shop,
-  joint: Joint,
-  standing: ReadonlySet<string>,
-  driven: readonly Fastener[],
-): Fastener[] {
+function joinBy(model: PlannedModel, shop: Shop, joint: Joint, around: Around): Fastener[] {
   if (joint.by !== 'screws' && joint.by !== 'brads') return []
   const [through, into] = joint.parts.map((id) => model.boards.find((b) => b.id === id))
   const line = through && into ? lineOf(through, into) : null
@@ -62,10 +56,11 @@ function joinBy(
   let best: Fastener[] = []
   for (const kind of kindsFor(joint, line, into!, shop)) {
     const wanted = positions(line, kind, shop)
-    const placed = place(kind, line, wanted, { model, standing, driven })
-    if (placed.length === wanted.length) return placed
+    const placed = place(kind, line, wanted, around)
     if (placed.length > best.length) best = placed
+    if (placed.length === wanted.length) break
   }
+  for (const f of best) around.drive(f)
   return best
 }
 
@@ -91,7 +86,8 @@ function place(kind: Unplaced, { contact, side, across }: Line, wanted: readonly
     const isFree = (p: number): boolean =>
       p > from + kind.diameter &&
       p < to - kind.diameter &&
-      free({ ...kind, at: at(p), toward }, { ...around, driven: [...around.driven, ...placed] })
+      placed.every((f) => Math.abs(f.at[contact.along.axis] - p) > 2 * kind.diameter) &&
+      around.free({ ...kind, at: at(p), toward })
     const found = nearestFree(position, reach, isFree)
     if (found !== null) placed.push({ ...kind, id: `${kind.kind}-${kind.joint}-${placed.length + 1}`, at: at(found), toward }) // prettier-ignore
   }

@@ -36,46 +36,77 @@ export const driverBox = ({ at, toward }: Pick<Fastener, 'at' | 'toward'>): Box 
 const bodyOf = (f: Pick<Fastener, 'at' | 'toward' | 'length' | 'diameter'>): Box =>
   along(f.at, f.toward, f.length, f.diameter)
 
-/** Whether a fastener passes through an opening of a board, or nearer to it than the wood that should stay. */
-function meetsOpening(board: Board, f: Pick<Fastener, 'at' | 'toward' | 'length' | 'diameter'>): boolean {
-  if (board.openings.length === 0) return false
-  const { x, y, z } = bodyOf(f)
-  const a = onBoard(board, { x: x[0], y: y[0], z: z[0] })
-  const b = onBoard(board, { x: x[1], y: y[1], z: z[1] })
-  const deep = [Math.min(a.deep, b.deep), Math.max(a.deep, b.deep)] as const
-  return board.openings.some((o) => {
-    const bounds = outlineBounds(o.outline)
-    const depth = o.depth === null || o.dust !== null ? board.thickness : o.depth
-    return (
-      Math.min(a.x, b.x) < bounds.maxX + CLEAR &&
-      Math.max(a.x, b.x) > bounds.minX - CLEAR &&
-      Math.min(a.y, b.y) < bounds.maxY + CLEAR &&
-      Math.max(a.y, b.y) > bounds.minY - CLEAR &&
-      deep[0] < depth + CLEAR
-    )
-  })
+/** An opening as a box in its board's own plane, with the wood that stays round it, and how deep it goes; mm. */
+interface Hole {
+  minX: number
+  maxX: number
+  minY: number
+  maxY: number
+  deep: number
 }
 
 /** A fastener that is to be placed: what it is, without where. */
 export type Unplaced = Omit<Fastener, 'id' | 'at' | 'toward'>
 
-/** What is in the way: boards it may go through, those that stand already, and what was driven before. */
-export interface Around {
-  model: PlannedModel
-  /** ids of parts that stand when it is driven, besides the two it joins */
-  standing: ReadonlySet<string>
-  driven: readonly Fastener[]
-}
+/** What is in the way of a holder's fasteners, reckoned once for all of them. */
+export class Around {
+  private readonly boards: ReadonlyMap<string, Board>
+  private readonly holes = new Map<string, readonly Hole[]>()
+  private readonly boxes: ReadonlyMap<string, Box>
+  private readonly standing: { id: string; box: Box }[] = []
+  private readonly driven: Box[] = []
 
-/** Whether a fastener can be here: no opening, no other fastener, no part that stands in the driver's way. */
-export function free(f: Omit<Fastener, 'id'>, { model, standing, driven }: Around): boolean {
-  const body = bodyOf(f)
-  const touched = model.boards.filter((b) => b.id === f.through || b.id === f.into)
-  if (touched.some((b) => meetsOpening(b, f))) return false
-  if (driven.some((other) => boxesMeet(body, bodyOf(other), -1))) return false
-  const driver = driverBox(f)
-  const inWay = (id: string, box: Box): boolean => standing.has(id) && id !== f.through && boxesMeet(driver, box)
-  return !model.boards.some((b) => inWay(b.id, boardBox(b))) && !model.rods.some((r) => inWay(r.id, rodBox(r)))
+  constructor(model: PlannedModel) {
+    this.boards = new Map(model.boards.map((b) => [b.id, b]))
+    this.boxes = new Map([
+      ...model.boards.map((b) => [b.id, boardBox(b)] as const),
+      ...model.rods.map((r) => [r.id, rodBox(r)] as const),
+    ])
+  }
+
+  /** From now on a part stands, and may be in a driver's way. */
+  stand(id: string): void {
+    const box = this.boxes.get(id)
+    if (box && !this.standing.some((s) => s.id === id)) this.standing.push({ id, box })
+  }
+
+  /** From now on a fastener is there. */
+  drive(f: Fastener): void {
+    this.driven.push(bodyOf(f))
+  }
+
+  /** Whether a fastener can be here: no opening, no other fastener, no part that stands in the driver's way. */
+  free(f: Omit<Fastener, 'id'>): boolean {
+    const body = bodyOf(f)
+    if (this.meetsOpening(f.through, body) || (f.into !== null && this.meetsOpening(f.into, body))) return false
+    if (this.driven.some((other) => boxesMeet(body, other, -1))) return false
+    const driver = driverBox(f)
+    return !this.standing.some(({ id, box }) => id !== f.through && boxesMeet(driver, box))
+  }
+
+  private holesOf(board: Board): readonly Hole[] {
+    const known = this.holes.get(board.id)
+    if (known) return known
+    const found = board.openings.map((o): Hole => {
+      const { minX, maxX, minY, maxY } = outlineBounds(o.outline)
+      const deep = o.depth === null || o.dust !== null ? board.thickness : o.depth
+      return { minX: minX - CLEAR, maxX: maxX + CLEAR, minY: minY - CLEAR, maxY: maxY + CLEAR, deep: deep + CLEAR }
+    })
+    this.holes.set(board.id, found)
+    return found
+  }
+
+  /** Whether a body passes through an opening of a board, or nearer to it than the wood that should stay. */
+  private meetsOpening(id: string, { x, y, z }: Box): boolean {
+    const board = this.boards.get(id)
+    if (!board || board.openings.length === 0) return false
+    const a = onBoard(board, { x: x[0], y: y[0], z: z[0] })
+    const b = onBoard(board, { x: x[1], y: y[1], z: z[1] })
+    const [x0, x1] = [Math.min(a.x, b.x), Math.max(a.x, b.x)]
+    const [y0, y1] = [Math.min(a.y, b.y), Math.max(a.y, b.y)]
+    const from = Math.min(a.deep, b.deep)
+    return this.holesOf(board).some((h) => x0 < h.maxX && x1 > h.minX && y0 < h.maxY && y1 > h.minY && from < h.deep)
+  }
 }
 
 /** Where a joint's fasteners may go: the contact without a bevel, and the line on which they stand. mm */

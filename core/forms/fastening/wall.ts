@@ -5,7 +5,7 @@ import { optionOf } from '../choice-value'
 import type { PlanInput, PlannedModel } from '../form'
 import { hangingChoices } from '../hanging-choices'
 import { screwsFor } from './choose-fastener'
-import { free, nearestFree, spaced, type Unplaced } from './places'
+import { nearestFree, spaced, type Around, type Unplaced } from './places'
 
 /** From an edge of the back to a row of screws into the wall, mm. */
 const INSET = 15
@@ -43,17 +43,17 @@ function wallScrew(model: PlannedModel, { shop }: PlanInput): Unplaced | null {
  * Screws through the back into the wall, where a holder is screwed on: a row along its upper edge and one along its lower,
  * each moved to where a driver gets at it.
  */
-export function intoWall(model: PlannedModel, input: PlanInput, driven: readonly Fastener[]): Fastener[] {
+export function intoWall(model: PlannedModel, input: PlanInput, around: Around): Fastener[] {
   const back = model.boards.find((b) => b.role === 'back')
   if (!back || optionOf(hangingChoices, input, 'hung') === 'strip') return []
   const kind = wallScrew(model, input)
   if (!kind) return []
   const { x, y, z } = boardBox(back)
-  const standing = new Set([...model.boards, ...model.rods].map((p) => p.id).filter((id) => id !== back.id))
+  for (const part of [...model.boards, ...model.rods]) around.stand(part.id)
   const placed: Fastener[] = []
   const at = (px: number, pz: number): Place => ({ x: px, y: y[1], z: pz })
   const isFree = (px: number, pz: number): boolean =>
-    px > x[0] + kind.diameter && px < x[1] - kind.diameter && free({ ...kind, at: at(px, pz), toward: TO_WALL }, { model, standing, driven: [...driven, ...placed] }) // prettier-ignore
+    px > x[0] + kind.diameter && px < x[1] - kind.diameter && around.free({ ...kind, at: at(px, pz), toward: TO_WALL }) // prettier-ignore
   const inset = Math.min(INSET, (z[1] - z[0]) / 3)
   const middle = (z[0] + z[1]) / 2
   const wanted = spaced(x[0], x[1], Math.max(30, kind.diameter * 4), input.shop.settings.wallScrewSpacing)
@@ -67,13 +67,17 @@ export function intoWall(model: PlannedModel, input: PlanInput, driven: readonly
     let best: number[] = []
     let height = edge
     for (let pz: number = edge; way * (pz - middle) <= 0; pz += way * STEP) {
+      // where not one of them can be at its own place, something stands before the whole row
+      if (!wanted.some((px) => isFree(px, pz))) continue
       const found = wanted.map((px) => nearestFree(px, reach, (p) => isFree(p, pz))).filter((p) => p !== null)
       if (found.length <= best.length) continue
       best = found
       height = pz
       if (found.length === wanted.length) break
     }
-    best.forEach((px, i) => placed.push({ ...kind, id: `wall-${name}-${i + 1}`, at: at(px, height), toward: TO_WALL }))
+    const row = best.map((px, i): Fastener => ({ ...kind, id: `wall-${name}-${i + 1}`, at: at(px, height), toward: TO_WALL })) // prettier-ignore
+    for (const f of row) around.drive(f)
+    placed.push(...row)
   }
   return placed
 }
