@@ -62,7 +62,7 @@ export default defineNuxtConfig({
       runtimeCaching: [
         {
           urlPattern: ({ url, request }) =>
-            request.method === 'GET' && /^\/api\/(shops|tools|holders|works)(\/|$)/.test(url.pathname),
+            request.method === 'GET' && /^\/api\/(shops|tools|holders|works|walls)(\/|$)/.test(url.pathname),
           handler: 'NetworkFirst',
           options: { cacheName: 'records', expiration: { maxEntries: 200 } },
         },

@@ -1,5 +1,6 @@
 // Takes the pictures of docs/screenshots from the sample shops, in a Fingerling of its own.
-import { mkdtempSync, rmSync } from 'node:fs'
+import { execFileSync } from 'node:child_process'
+import { mkdtempSync, rmSync, writeFileSync } from 'node:fs'
 import { tmpdir } from 'node:os'
 import { join } from 'node:path'
 import { chromium, type Browser, type Page } from '@playwright/test'
@@ -42,12 +43,10 @@ async function desk(browser: Browser, address: string) {
   for (const [tool, field, name] of [
     ['trim-saw', 'Guard length', 'card-power'],
     ['chisel-18', 'Handle diameter', 'card-profile'],
-    ['bevel-large', 'Thickness', 'card-outline'],
   ] as const) {
     await page.goto(`/tools?tool=net-store-${tool}`)
     await page.getByLabel(field, { exact: true }).focus()
     if (name === 'card-profile') await page.getByText('Handle profile').scrollIntoViewIfNeeded()
-    if (name === 'card-outline') await page.getByText('Read SVG or DXF').scrollIntoViewIfNeeded()
     await take(name)
   }
   await page.goto('/cutting')
@@ -64,8 +63,12 @@ async function desk(browser: Browser, address: string) {
   }
   await page.getByRole('button', { name: 'Make a holder for them' }).click()
   await take('which-holder')
-  await page.goto('/holders/net-store-cutters')
-  await take('socket-block')
+  await page.goto('/wall')
+  await page.getByRole('button', { name: 'Arrange for me' }).click()
+  await page.getByText('The proposal').waitFor({ timeout: 60_000 })
+  await take('wall')
+  await page.goto('/holders/compare?a=net-store-caulking&b=net-store-mauls')
+  await take('compare')
   for (const [holder, name] of [
     ['saws', 'saw-rest'],
     ['mauls', 'twin-rail'],
@@ -78,10 +81,6 @@ async function desk(browser: Browser, address: string) {
   await page.locator('[data-test=weight]').waitFor()
   await page.keyboard.press('x')
   await take('solid-apart')
-  await page.goto('/holders/net-store-caulking')
-  await page.getByRole('button', { name: 'Solid' }).click()
-  await page.locator('[data-test=weight]').waitFor()
-  await take('solid')
   await page.goto('/holders')
   await page.getByRole('heading', { name: 'Mallets by the bench' }).getByRole('link').click()
   await take('workbench')
@@ -95,9 +94,27 @@ async function desk(browser: Browser, address: string) {
   await page.goto('/holders')
   await page.getByRole('heading', { name: 'Rivet hammers' }).getByRole('link').click()
   await page.locator('[data-test=stick]').waitFor()
-  await page.getByRole('link', { name: 'To the bench' }).click()
+  await page.getByRole('link', { name: 'Bench sheet' }).click()
   await take('bench-sheet')
-  return page.url()
+}
+
+/** The first page of a template, as it comes out of a printer. */
+async function template(address: string, folder: string) {
+  const answer = await fetch(`${address}/api/holders/net-store-caulking/files/templates.pdf`)
+  const pdf = join(folder, 'templates.pdf')
+  writeFileSync(pdf, Buffer.from(await answer.arrayBuffer()))
+  execFileSync('pdftoppm', [
+    '-r',
+    '100',
+    '-png',
+    '-f',
+    '1',
+    '-l',
+    '1',
+    '-singlefile',
+    pdf,
+    into('template').replace(/\.png$/, ''),
+  ])
 }
 
 async function main() {
@@ -106,12 +123,14 @@ async function main() {
   const service = await startService(data)
   const browser = await chromium.launch({ executablePath: find('chromium') ?? undefined, args: ['--no-sandbox'] })
   try {
-    const sheet = await desk(browser, service.address)
+    await desk(browser, service.address)
     const phone = await browser.newPage({ viewport: { width: 390, height: 844 } })
-    await phone.goto(sheet)
+    await phone.goto(`${service.address}/bench/net-store-mauls`)
+    await phone.getByRole('button', { name: 'All steps' }).click()
+    await phone.getByRole('button', { name: /^Strip, the bevel down/ }).click()
     await settle(phone)
-    await phone.locator('[data-test=marks]').scrollIntoViewIfNeeded()
-    await phone.screenshot({ path: into('bench-sheet-phone') })
+    await phone.screenshot({ path: into('bench-card-phone') })
+    await template(service.address, data)
   } finally {
     await browser.close()
     await service.stop()

@@ -24,8 +24,9 @@ const keys: Key[] = [
   { on: '1', says: 'Go to Today', act: () => void router.push('/') },
   { on: '2', says: 'Go to Tools', act: () => void router.push('/tools') },
   { on: '3', says: 'Go to Holders', act: () => void router.push('/holders') },
-  { on: '4', says: 'Go to Cutting', act: () => void router.push('/cutting') },
-  { on: '5', says: 'Go to Bench', act: () => void router.push('/bench') },
+  { on: '4', says: 'Go to Wall', act: () => void router.push('/wall') },
+  { on: '5', says: 'Go to Cutting', act: () => void router.push('/cutting') },
+  { on: '6', says: 'Go to Bench', act: () => void router.push('/bench') },
   { on: 'd', says: 'Measuring devices', act: () => devices.show(!devices.open) },
   { on: 'u', says: 'Inches or millimetres', act: () => switchUnit() },
   { on: '?', says: 'This list', act: () => (keysShown.value = !keysShown.value) },
@@ -66,6 +67,7 @@ function switchUnit() {
       <NuxtLink to="/holders"
         >Holders <small v-if="records.holders.length">{{ records.holders.length }}</small></NuxtLink
       >
+      <NuxtLink to="/wall">Wall</NuxtLink>
       <NuxtLink to="/cutting">Cutting</NuxtLink>
       <NuxtLink to="/bench">Bench</NuxtLink>
     </nav>

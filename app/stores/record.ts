@@ -1,6 +1,7 @@
 import type { Tool } from '#core/footprint/tool'
 import type { Holder } from '#core/model/holder'
 import type { Work } from '#core/model/work'
+import type { Wall } from '#core/wall/wall'
 import type { Shop } from '#core/shop/shop'
 import type { Problem } from './backend'
 
@@ -10,9 +11,10 @@ export interface Contents {
   tools: Tool
   holders: Holder
   works: Work
+  walls: Wall
 }
 export type RecordKind = keyof Contents
-export const RECORD_KINDS = ['shops', 'tools', 'holders', 'works'] as const satisfies readonly RecordKind[]
+export const RECORD_KINDS = ['shops', 'tools', 'holders', 'works', 'walls'] as const satisfies readonly RecordKind[]
 
 /** A record as this page knows it. Its data is replaced, never changed in place. */
 export interface Kept<K extends RecordKind = RecordKind> {

@@ -3,6 +3,7 @@ import { computed, ref, shallowReactive } from 'vue'
 import type { Tool } from '#core/footprint/tool'
 import type { Holder } from '#core/model/holder'
 import type { Shop } from '#core/shop/shop'
+import type { Wall } from '#core/wall/wall'
 import { ask } from './backend'
 import { keyOf, taken, type Contents, type Kept, type RecordKind } from './record'
 
@@ -34,6 +35,7 @@ export const useRecords = defineStore('records', () => {
   const shop = computed<Shop | null>(() => (shopId.value ? (get('shops', shopId.value)?.data ?? null) : null))
   const tools = computed<Tool[]>((before) => steady(before, living('tools').map((r) => r.data))) // prettier-ignore
   const toolsById = computed<ReadonlyMap<string, Tool>>(() => new Map(tools.value.map((t) => [t.id, t])))
+  const walls = computed<Wall[]>((before) => steady(before, living('walls').map((r) => r.data))) // prettier-ignore
   const holders = computed<Holder[]>((before) => steady(before, living('holders').map((r) => r.data))) // prettier-ignore
 
   async function fetchAll<K extends RecordKind>(kind: K, of: string): Promise<boolean> {
@@ -60,9 +62,14 @@ export const useRecords = defineStore('records', () => {
     const query = `?shop=${encodeURIComponent(id)}`
     const read =
       get('shops', id)?.version === 0 ||
-      (await Promise.all([fetchAll('tools', query), fetchAll('holders', query), fetchAll('works', query)])).every(
-        Boolean,
-      )
+      (
+        await Promise.all([
+          fetchAll('tools', query),
+          fetchAll('holders', query),
+          fetchAll('works', query),
+          fetchAll('walls', query),
+        ])
+      ).every(Boolean)
     if (!read) {
       state.value = 'away'
       return
@@ -72,5 +79,5 @@ export const useRecords = defineStore('records', () => {
     state.value = 'here'
   }
 
-  return { all, shopId, state, shops, shop, tools, toolsById, holders, get, set, load, enter }
+  return { all, shopId, state, shops, shop, tools, toolsById, holders, walls, get, set, load, enter }
 })

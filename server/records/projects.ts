@@ -36,6 +36,10 @@ function membersOf({ shopId, project }: KeptProject): Member[] {
     ...project.holders.map((holder) =>
       member('holders', { ...holder, seats: holder.seats.map((s) => ({ ...s, tool: inShop(s.tool) })) } as HolderDto),
     ),
+    ...project.works.map((work) => member('works', work)),
+    ...project.walls.map((wall) =>
+      member('walls', { ...wall, hung: wall.hung.map((h) => ({ ...h, holder: inShop(h.holder) })) } as typeof wall),
+    ),
   ]
 }
 
@@ -57,7 +61,7 @@ export async function restoreProject(trx: Knex, kept: KeptProject): Promise<Chan
     changes.push({ kind, id: record.id, version: await replace(trx, kind, record), shop: shopId })
   }
   const belong = new Set(members.map((m) => m.record.id))
-  for (const kind of ['works', 'holders', 'tools'] as const) {
+  for (const kind of ['walls', 'works', 'holders', 'tools'] as const) {
     for (const { id, version } of await list(trx, kind, shopId)) {
       if (!belong.has(id)) changes.push({ kind, id, version: await discard(trx, kind, id, version), shop: shopId })
     }
@@ -80,5 +84,11 @@ export async function exportProject(knex: Knex, shopId: string): Promise<Record<
     ...holder,
     seats: (holder.seats as { tool: string }[]).filter((seat) => there.has(seat.tool)),
   }))
-  return { format: 'fingerling-project', formatVersion: 1, shop, tools, holders }
+  const hanging = new Set(holders.map((h) => (h as Record<string, unknown>).id))
+  const walls = (await list(knex, 'walls', shopId)).map(withoutOurs).map((wall) => ({
+    ...wall,
+    hung: (wall.hung as { holder: string }[]).filter((h) => hanging.has(h.holder)),
+  }))
+  const works = (await list(knex, 'works', shopId)).map(withoutOurs).filter((w) => hanging.has(w.id))
+  return { format: 'fingerling-project', formatVersion: 1, shop, tools, holders, walls, works }
 }

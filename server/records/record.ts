@@ -1,10 +1,11 @@
 import type { ClassConstructor } from 'class-transformer'
 import { HolderDto } from '#core/exchange/project/holder.dto'
 import { ShopDto, filledShop } from '#core/exchange/project/shop.dto'
+import { WallDto } from '#core/exchange/project/wall.dto'
 import { WorkDto } from '#core/exchange/project/work.dto'
 import { ToolDto } from '#core/exchange/project/tool.dto'
 
-export const RECORD_KINDS = ['shops', 'tools', 'holders', 'works'] as const
+export const RECORD_KINDS = ['shops', 'tools', 'holders', 'works', 'walls'] as const
 export type RecordKind = (typeof RECORD_KINDS)[number]
 
 export const isRecordKind = (text: unknown): text is RecordKind => RECORD_KINDS.includes(text as RecordKind)
@@ -29,4 +30,5 @@ export const READERS: Record<
   tools: { type: ToolDto, fill: (data) => data, one: 'This tool' },
   holders: { type: HolderDto, fill: (data) => data, one: 'This holder' },
   works: { type: WorkDto, fill: (data) => data, one: 'This work' },
+  walls: { type: WallDto, fill: (data) => data, one: 'This wall' },
 }

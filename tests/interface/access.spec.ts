@@ -1,7 +1,7 @@
 import AxeBuilder from '@axe-core/playwright'
 import type { Page } from '@playwright/test'
 import { expect, test } from './fixtures'
-import { mallet, running, shopFor, threeMallets } from './shop'
+import { mallet, running, shopFor, threeMallets, type TestShop } from './shop'
 
 async function serious(page: Page): Promise<string[]> {
   const { violations } = await new AxeBuilder({ page })
@@ -10,10 +10,24 @@ async function serious(page: Page): Promise<string[]> {
   return violations.map((v) => `${v.id}: ${v.nodes.map((n) => n.target.join(' ')).join(' | ')}`)
 }
 
+/** A wall with an outlet and the rail on it. */
+const aWall = ({ id, rail, send }: TestShop) =>
+  send('POST', '/api/walls', {
+    id: `${id}-wall`,
+    shop: id,
+    name: 'Wall',
+    width: 2400,
+    height: 2300,
+    studs: [600, 1200],
+    things: [{ id: 'o', kind: 'outlet', name: '', x: 900, z: 1200, width: 80, height: 80 }],
+    hung: [{ holder: rail.split('/').at(-1)!, x: 700, z: 1150, fixed: false }],
+  })
+
 for (const theme of ['paper', 'dim']) {
   test(`no view breaks the rules of accessibility, ${theme}`, async ({ page, service }) => {
-    test.setTimeout(240000)
+    test.setTimeout(300000)
     const shop = await shopFor(page, service, { tools: [...threeMallets(), mallet('a', 37, 60)], rail: {} })
+    await aWall(shop)
     await page.addInitScript((name) => localStorage.setItem('fingerling:light', name), theme)
     const views = [
       '/',
@@ -22,7 +36,11 @@ for (const theme of ['paper', 'dim']) {
       '/tools/import',
       '/tools/stocktaking',
       '/holders',
+      '/holders/compare',
+      '/wall',
       '/cutting',
+      '/bench',
+      `/bench/${shop.rail.split('/').at(-1)!}`,
       shop.rail,
       `${shop.rail}/bench`,
       '/shop',
@@ -87,6 +105,7 @@ test('the list of keys is one key away', async ({ page, service }) => {
 
 test('a phone scrolls one way only', async ({ page, service }) => {
   const shop = await shopFor(page, service, { tools: threeMallets(), rail: {} })
+  await aWall(shop)
   for (const width of [390, 360]) {
     await page.setViewportSize({ width, height: 844 })
     for (const view of [
@@ -98,7 +117,11 @@ test('a phone scrolls one way only', async ({ page, service }) => {
       '/shop',
       '/shop/new',
       '/holders',
+      '/holders/compare',
+      '/wall',
       '/cutting',
+      '/bench',
+      `/bench/${shop.rail.split('/').at(-1)!}`,
       shop.rail,
       `${shop.rail}/bench`,
     ]) {

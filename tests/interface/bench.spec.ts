@@ -73,7 +73,7 @@ test('the list of work says what is next and how far it is', async ({ page, serv
   const id = shop.rail.split('/').at(-1)!
   await page.goto(`/bench/${id}`)
   await page.getByTestId('done').click()
-  await page.keyboard.press('5')
+  await page.keyboard.press('6')
   await expect(page.getByTestId('work')).toContainText(/next: .*1 of \d+, about/)
 })
 

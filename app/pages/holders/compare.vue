@@ -141,6 +141,10 @@ thead th {
   background: var(--sheet);
   border: 1px solid var(--rule);
 }
+tbody th {
+  border-bottom: 1px solid var(--rule);
+  vertical-align: top;
+}
 td {
   vertical-align: top;
 }

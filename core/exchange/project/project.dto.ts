@@ -5,11 +5,14 @@ import { Checked, isRecord, oneOf } from './checked'
 import { HolderDto } from './holder.dto'
 import { filledShop, ShopDto } from './shop.dto'
 import { ToolDto } from './tool.dto'
+import { WallDto } from './wall.dto'
+import { WorkDto } from './work.dto'
 
 export const PROJECT_FORMAT = 'fingerling-project'
 export const PROJECT_VERSION = 1
 export const MOST_TOOLS = 20000
 export const MOST_HOLDERS = 1000
+export const MOST_WALLS = 50
 
 const ids = (list: unknown): unknown[] => (Array.isArray(list) ? list.map((x) => (isRecord(x) ? x.id : undefined)) : [])
 
@@ -41,7 +44,17 @@ function knownTools(holders: unknown, owner: object): string | null {
   return null
 }
 
-/** A project file: one shop, its tools, its holders. */
+function knownHolders(walls: unknown, owner: object): string | null {
+  const known = new Set(ids((owner as ProjectDto).holders))
+  for (const wall of Array.isArray(walls) ? (walls as WallDto[]) : []) {
+    for (const hung of Array.isArray(wall?.hung) ? wall.hung : []) {
+      if (!known.has(hung?.holder)) return `${wall.name}: no holder in this file has the id ${String(hung?.holder)}.`
+    }
+  }
+  return null
+}
+
+/** A project file: one shop, its tools, its holders, its walls. */
 export class ProjectDto {
   @Checked((v) => oneOf(v, [PROJECT_FORMAT], 'the format')) format!: string
   @Checked((v) => oneOf(v, [PROJECT_VERSION], 'formatVersion')) formatVersion!: number
@@ -65,6 +78,22 @@ export class ProjectDto {
   @ValidateNested({ each: true })
   @Type(() => HolderDto)
   holders: HolderDto[] = []
+
+  @IsArray({ message: 'walls are a list.' })
+  @ArrayMaxSize(MOST_WALLS, { message: `at most ${MOST_WALLS} walls in one file.` })
+  @Checked(sameId)
+  @Checked(knownHolders)
+  @ValidateNested({ each: true })
+  @Type(() => WallDto)
+  walls: WallDto[] = []
+
+  /** how far the work on each holder has come; its id is the holder's */
+  @IsArray({ message: 'works are a list.' })
+  @ArrayMaxSize(MOST_HOLDERS, { message: `at most ${MOST_HOLDERS} works in one file.` })
+  @Checked(sameId)
+  @ValidateNested({ each: true })
+  @Type(() => WorkDto)
+  works: WorkDto[] = []
 }
 
 /** Fills in the ids a hand-written file may leave out. */
@@ -74,6 +103,7 @@ export function filledIn(data: unknown): unknown {
   return {
     ...data,
     shop: filledShop(data.shop ?? {}),
+    ...(data.walls === undefined ? {} : { walls: withIds('w')(data.walls) }),
     ...(data.tools === undefined ? {} : { tools: withIds('t')(data.tools) }),
     ...(data.holders === undefined
       ? {}

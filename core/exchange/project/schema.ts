@@ -1,3 +1,6 @@
+import { THING_KINDS } from '../../wall/wall'
+import { LONGEST_WALL, MOST_ON_WALL } from './wall.dto'
+import { LONGEST_STEP, MOST_TICKS } from './work.dto'
 import { allKinds } from '../../footprint/kinds'
 import { PRESENCES, SURENESS, USES } from '../../footprint/tool'
 import { allForms } from '../../forms/all-forms'
@@ -10,7 +13,7 @@ import { LARGEST_SIZE } from '../../units/length'
 import { LARGEST_MASS } from '../../units/mass'
 import { ID_PATTERN, LONGEST_NAME, LONGEST_NOTE } from './checked'
 import { MOST_SEATS } from './holder.dto'
-import { MOST_HOLDERS, MOST_TOOLS, PROJECT_FORMAT, PROJECT_VERSION } from './project.dto'
+import { MOST_HOLDERS, MOST_WALLS, MOST_TOOLS, PROJECT_FORMAT, PROJECT_VERSION } from './project.dto'
 import { MOST_ROWS } from './list-rows'
 import { BORE_LIMITS, DEPTH_LIMITS, MOST_BITS } from './shop.dto'
 import { LONGEST_OUTLINE, MOST_COUNT, MOST_PROFILE } from './tool.dto'
@@ -209,6 +212,47 @@ const holder = (): Schema => ({
   })),
 })
 
+const onWall = between(-LONGEST_WALL, LONGEST_WALL)
+
+/** A wall, what is on it, and where holders hang. */
+const wall: Schema = record(
+  {
+    id,
+    name,
+    width: described(between(50, LONGEST_WALL), 'mm'),
+    height: described(between(50, LONGEST_WALL), 'mm'),
+    holds: choice(['panel', 'studs']),
+    studs: described(list(between(0, LONGEST_WALL), MOST_ON_WALL), 'centres from the left corner, mm'),
+    things: list(
+      record(
+        { id, kind: choice(THING_KINDS), name: text(LONGEST_NAME), x: onWall, z: onWall, width: between(1, LONGEST_WALL), height: between(1, LONGEST_WALL) }, // prettier-ignore
+        ['id', 'kind', 'x', 'z', 'width', 'height'],
+      ),
+      MOST_ON_WALL,
+    ),
+    hung: list(
+      record({ holder: id, x: onWall, z: onWall, fixed: { type: 'boolean' } }, ['holder', 'x', 'z']),
+      MOST_ON_WALL,
+    ),
+  },
+  ['name', 'width', 'height'],
+)
+
+/** What is ticked off of the work on a holder. */
+const work: Schema = record(
+  {
+    id,
+    name,
+    ticks: {
+      type: 'object',
+      maxProperties: MOST_TICKS,
+      propertyNames: { maxLength: LONGEST_STEP },
+      additionalProperties: record({ at: { type: 'string', pattern: '^\\d{4}-\\d{2}-\\d{2}T' }, done: { type: 'boolean' } }, ['at', 'done']), // prettier-ignore
+    },
+  },
+  ['id', 'name'],
+)
+
 /**
  * The JSON Schema (2020-12) of a project file, made from the declarations of kinds, forms and settings.
  * What it can't say (ids that stand twice, tools that aren't in the file) is told when a file is read.
@@ -216,7 +260,7 @@ const holder = (): Schema => ({
 export const projectSchema = (): Schema => ({
   $schema: 'https://json-schema.org/draft/2020-12/schema',
   title: 'Fingerling project',
-  description: 'One shop, its tools and its holders. Lengths mm, masses kg.',
+  description: 'One shop, its tools, holders and walls. Lengths mm, masses kg.',
   ...record(
     {
       format: { const: PROJECT_FORMAT },
@@ -224,6 +268,8 @@ export const projectSchema = (): Schema => ({
       shop: shop(),
       tools: list(tool(), MOST_TOOLS),
       holders: list(holder(), MOST_HOLDERS),
+      walls: list(wall, MOST_WALLS),
+      works: list(work, MOST_HOLDERS),
     },
     ['format', 'formatVersion'],
   ),

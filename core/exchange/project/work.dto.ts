@@ -3,8 +3,8 @@ import type { Tick, Work } from '../../model/work'
 import { Checked, idError, isRecord, nameError } from './checked'
 
 /** The most steps that are ticked off in one piece of work, and the longest name of one. */
-const MOST_TICKS = 2000
-const LONGEST_STEP = 200
+export const MOST_TICKS = 2000
+export const LONGEST_STEP = 200
 
 function ticksError(value: unknown): string | null {
   if (!isRecord(value)) return 'ticks are written as {"step": {"at": time, "done": true}}.'
@@ -12,6 +12,8 @@ function ticksError(value: unknown): string | null {
   if (entries.length > MOST_TICKS) return `at most ${MOST_TICKS} steps are kept.`
   for (const [step, tick] of entries) {
     if (step.length > LONGEST_STEP) return `a step’s name has at most ${LONGEST_STEP} characters.`
+    if (isRecord(tick) && Object.keys(tick).some((key) => key !== 'at' && key !== 'done'))
+      return `${step.slice(0, 60)}: only at and done are kept.`
     if (!isRecord(tick) || typeof tick.done !== 'boolean') return `${step.slice(0, 60)}: say whether it is done.`
     if (typeof tick.at !== 'string' || !/^\d{4}-\d{2}-\d{2}T/.test(tick.at) || Number.isNaN(Date.parse(tick.at)))
       return `${step.slice(0, 60)}: when is a date and time, such as 2026-03-01T09:30:00.000Z.`

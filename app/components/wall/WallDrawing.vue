@@ -1,0 +1,286 @@
+<script setup lang="ts">
+import { computed, ref } from 'vue'
+import type { Design } from '#core/choose/design'
+import { holderViews } from '#core/drawing/views'
+import { svgPath } from '#core/geometry/svg-path'
+import { at, type WallPiece } from '#core/wall/extent'
+import type { WallVerdict } from '#core/wall/inspect-wall'
+import type { Hung, Wall } from '#core/wall/wall'
+import { inkOf } from '~/composables/viewInk'
+import { useFormat } from '~/composables/useFormat'
+import { useRecords } from '~/stores/records'
+
+/** The wall at scale: studs, what is kept free, the bands of reach, holders with their tools to drag, a proposal as ghosts. */
+const props = defineProps<{
+  wall: Wall
+  pieces: WallPiece[]
+  designs: ReadonlyMap<string, Design>
+  verdicts: WallVerdict[]
+  chosen: string | null
+  proposal: readonly Hung[] | null
+}>()
+const emit = defineEmits<{
+  choose: [holder: string | null]
+  move: [holder: string, x: number, z: number, done: boolean]
+}>()
+const records = useRecords()
+const { length } = useFormat()
+
+const PAD = 90
+/** About what a letter of a name takes, mm on the wall. */
+const LETTER = 26
+const box = computed(() => `${-PAD * 3.4} ${-props.wall.height - PAD / 2} ${props.wall.width + PAD * 6} ${props.wall.height + PAD * 1.6}`) // prettier-ignore
+const bands = computed(() => {
+  const { userHeight: h, easyFrom, bestFrom, easyTo, reachTo } = records.shop!.settings
+  return [
+    { name: 'best reach', from: bestFrom * h, to: easyTo * h, look: 'best' },
+    { name: 'easy reach', from: easyFrom * h, to: bestFrom * h, look: 'easy' },
+    { name: 'reach ends', from: reachTo * h, to: reachTo * h, look: 'end' },
+  ]
+})
+const pieceOf = (holder: string) => props.pieces.find((p) => p.holder === holder)
+const levelOf = (holder: string) =>
+  props.verdicts.some((v) => v.level === 'stop' && v.holders.includes(holder))
+    ? 'stop'
+    : props.verdicts.some((v) => v.holders.includes(holder))
+      ? 'watch'
+      : 'pass'
+
+/** Each holder as it is drawn from the front, about the lower left corner of its boards. */
+const looks = computed(() => {
+  const found = new Map<string, { boards: string[]; ink: Record<string, string>; by: string }>()
+  for (const [id, { model, input }] of props.designs) {
+    if (!model) continue
+    const view = holderViews(model, input.tools, input.shop).find((v) => v.name === 'front')!
+    const { minX, minY } = view.boardBounds
+    found.set(id, {
+      boards: view.boards.map((b) => svgPath(b.outline)),
+      ink: inkOf(view.seats),
+      by: `translate(${-minX} ${minY})`,
+    })
+  }
+  return found
+})
+
+const svg = ref<SVGSVGElement | null>(null)
+const held = ref<{ holder: string; dx: number; dz: number; x: number; z: number } | null>(null)
+/** A pointer as a place on the wall, mm. */
+function placeOf(event: PointerEvent) {
+  const point = new DOMPoint(event.clientX, event.clientY).matrixTransform(svg.value!.getScreenCTM()!.inverse())
+  return { x: point.x, z: -point.y }
+}
+function down(hung: Hung, event: PointerEvent) {
+  emit('choose', hung.holder)
+  const p = placeOf(event)
+  held.value = { holder: hung.holder, dx: p.x - hung.x, dz: p.z - hung.z, x: hung.x, z: hung.z }
+  svg.value!.setPointerCapture(event.pointerId)
+}
+function drag(event: PointerEvent) {
+  if (!held.value) return
+  const p = placeOf(event)
+  const [x, z] = [snapped(p.x - held.value.dx), snapped(p.z - held.value.dz)]
+  if (x === held.value.x && z === held.value.z) return
+  held.value = { ...held.value, x, z }
+  emit('move', held.value.holder, x, z, false)
+}
+/** The click that ends a drag chooses nothing else. */
+let dropped = false
+function clicked(event: MouseEvent) {
+  if (!dropped && !(event.target as Element).closest('.hung')) emit('choose', null)
+  dropped = false
+}
+function up() {
+  dropped = held.value !== null
+  if (held.value) emit('move', held.value.holder, held.value.x, held.value.z, true)
+  held.value = null
+}
+/** Places are set out in whole steps, mm. */
+const STEP = 10
+const snapped = (mm: number) => Math.round(mm / STEP) * STEP
+const ghosts = computed(() =>
+  (props.proposal ?? []).flatMap((h) => {
+    const piece = pieceOf(h.holder)
+    const now = props.wall.hung.find((n) => n.holder === h.holder)
+    return piece && (!now || Math.abs(now.x - h.x) > 1 || Math.abs(now.z - h.z) > 1)
+      ? [{ ...h, name: piece.name, box: at(piece.all, h.x, h.z) }]
+      : []
+  }),
+)
+</script>
+
+<template>
+  <svg
+    ref="svg"
+    :viewBox="box"
+    role="img"
+    :aria-label="`${wall.name}: ${wall.hung.length} holders on ${length(wall.width)} × ${length(wall.height)}`"
+    @pointermove="drag"
+    @pointerup="up"
+    @pointercancel="up"
+    @click="clicked"
+  >
+    <rect
+      class="wall"
+      x="0"
+      :y="-wall.height"
+      :width="wall.width"
+      :height="wall.height"
+      @click="emit('choose', null)"
+    />
+    <template v-for="b in bands" :key="b.name">
+      <rect
+        v-if="b.to > b.from"
+        :class="['band', b.look]"
+        x="0"
+        :y="-b.to"
+        :width="wall.width"
+        :height="b.to - b.from"
+      />
+      <line v-else class="band-line" x1="0" :x2="wall.width" :y1="-b.to" :y2="-b.to" />
+      <text class="band-name" x="-14" :y="-(b.from + b.to) / 2 + 18" text-anchor="end">{{ b.name }}</text>
+    </template>
+    <line v-for="s in wall.studs" :key="s" class="stud" :x1="s" :x2="s" :y1="-wall.height" y2="0" />
+    <g v-for="t in wall.things" :key="t.id" class="thing">
+      <rect :x="t.x" :y="-t.z - t.height" :width="t.width" :height="t.height" />
+      <text :x="t.x + t.width / 2" :y="-t.z - t.height / 2 + 18" text-anchor="middle">{{ t.name || t.kind }}</text>
+    </g>
+    <g
+      v-for="h in wall.hung"
+      :key="h.holder"
+      :class="['hung', levelOf(h.holder), { chosen: h.holder === chosen }]"
+      :transform="`translate(${h.x} ${-h.z})`"
+      :data-holder="h.holder"
+      @pointerdown.prevent="down(h, $event)"
+    >
+      <template v-if="looks.get(h.holder) && pieceOf(h.holder)">
+        <rect
+          class="room"
+          :x="pieceOf(h.holder)!.all.x0"
+          :y="-pieceOf(h.holder)!.all.z1"
+          :width="pieceOf(h.holder)!.all.x1 - pieceOf(h.holder)!.all.x0"
+          :height="pieceOf(h.holder)!.all.z1 - pieceOf(h.holder)!.all.z0"
+        />
+        <g :transform="looks.get(h.holder)!.by">
+          <path v-for="(d, i) in looks.get(h.holder)!.boards" :key="i" class="board" :d="d" />
+          <path v-for="(d, look) in looks.get(h.holder)!.ink" :key="look" :class="look" :d="d" />
+        </g>
+        <title>{{ pieceOf(h.holder)!.name }}</title>
+      </template>
+    </g>
+    <g v-for="g in ghosts" :key="`g${g.holder}`" class="proposal">
+      <rect :x="g.box.x0" :y="-g.box.z1" :width="g.box.x1 - g.box.x0" :height="g.box.z1 - g.box.z0" />
+      <title>{{ g.name }}</title>
+      <text
+        v-if="g.name.length * LETTER < g.box.x1 - g.box.x0"
+        :x="(g.box.x0 + g.box.x1) / 2"
+        :y="-(g.box.z0 + g.box.z1) / 2"
+        text-anchor="middle"
+      >
+        {{ g.name }}
+      </text>
+    </g>
+    <line class="floor" :x1="-PAD" :x2="wall.width + PAD" y1="0" y2="0" />
+    <text class="size" :x="wall.width / 2" :y="74" text-anchor="middle">{{ length(wall.width) }}</text>
+    <text class="size" :x="wall.width + 14" :y="-wall.height + 54">{{ length(wall.height) }}</text>
+  </svg>
+</template>
+
+<style scoped>
+svg {
+  display: block;
+  width: 100%;
+  height: 100%;
+  touch-action: none;
+  user-select: none;
+}
+* {
+  vector-effect: non-scaling-stroke;
+}
+.wall {
+  fill: var(--sheet);
+  stroke: var(--pencil);
+}
+.band {
+  pointer-events: none;
+}
+.band.best {
+  fill: color-mix(in srgb, var(--chalk) 11%, transparent);
+}
+.band.easy {
+  fill: color-mix(in srgb, var(--chalk) 5%, transparent);
+}
+.band-line {
+  stroke: var(--pencil);
+  stroke-dasharray: 2 5;
+}
+.band-name,
+.size {
+  font-size: 58px;
+  fill: var(--pencil);
+}
+.stud {
+  stroke: var(--pencil);
+  stroke-dasharray: 8 8;
+  opacity: 0.5;
+  pointer-events: none;
+}
+.thing rect {
+  fill: var(--faint);
+  stroke: var(--pencil);
+  stroke-width: 1.5;
+}
+.thing text {
+  font-size: 54px;
+  fill: var(--pencil);
+}
+.hung {
+  cursor: grab;
+}
+.room {
+  fill: transparent;
+  stroke: transparent;
+  stroke-width: 1.5;
+}
+.hung.chosen .room {
+  stroke: var(--chalk);
+}
+.hung.stop .room {
+  stroke: var(--stop);
+  stroke-width: 2.5;
+}
+.hung.watch .room {
+  stroke: var(--watch);
+  stroke-dasharray: 5 3;
+}
+.board {
+  fill: var(--wood);
+  stroke: var(--wood-line);
+}
+.head,
+.handle {
+  fill: var(--ghost);
+  stroke: var(--ghost-line);
+}
+.opening,
+.centre,
+.visible,
+.hidden {
+  fill: none;
+}
+.visible {
+  stroke: var(--wood-line);
+}
+.proposal rect {
+  fill: color-mix(in srgb, var(--chalk) 14%, transparent);
+  stroke: var(--chalk);
+  stroke-dasharray: 7 4;
+}
+.proposal text {
+  font-size: 54px;
+  fill: var(--chalk);
+}
+.floor {
+  stroke: var(--ink);
+  stroke-width: 2;
+}
+</style>

@@ -1,0 +1,189 @@
+<script setup lang="ts">
+import { mdiDelete, mdiPlus } from '@mdi/js'
+import { evenStuds, THING_KINDS, type Thing, type ThingKind, type Wall } from '#core/wall/wall'
+import { useFormat } from '~/composables/useFormat'
+import { useRecords } from '~/stores/records'
+
+/** What a wall is: its size, its studs, what is on it. */
+const props = defineProps<{ wall: Wall }>()
+const emit = defineEmits<{ change: [label: string, more: Partial<Wall>] }>()
+const records = useRecords()
+const { length } = useFormat()
+
+/** Sizes that things commonly have, mm: width, height, height of the lower edge over the floor. */
+const USUAL: Record<ThingKind, [number, number, number]> = {
+  outlet: [80, 80, 300],
+  switch: [80, 80, 1050],
+  window: [900, 900, 1000],
+  door: [900, 2000, 0],
+  bench: [1500, 900, 0],
+  other: [300, 300, 1000],
+}
+function add(kind: ThingKind) {
+  const [width, height, z] = USUAL[kind]
+  const thing: Thing = { id: crypto.randomUUID().slice(0, 8), kind, name: '', x: Math.max(0, (props.wall.width - width) / 2), z, width, height } // prettier-ignore
+  emit('change', `A ${kind} on the wall`, { things: [...props.wall.things, thing] })
+}
+const set = (id: string, more: Partial<Thing>) =>
+  emit('change', 'What is on the wall', { things: props.wall.things.map((t) => (t.id === id ? { ...t, ...more } : t)) })
+const spacing = ref<number | null>(null)
+const first = ref<number | null>(null)
+function space() {
+  if (spacing.value === null) return
+  emit('change', 'Studs', { studs: evenStuds(props.wall.width, first.value ?? spacing.value, spacing.value) })
+}
+const kinds = THING_KINDS
+const unit = computed(() => records.shop!.unit)
+</script>
+
+<template>
+  <section class="things">
+    <h2>The wall</h2>
+    <div class="row">
+      <label
+        >Width
+        <LengthField
+          :model-value="wall.width"
+          label="Width of the wall"
+          :max="50000"
+          @update:model-value="$event && emit('change', 'Width of the wall', { width: $event })"
+      /></label>
+      <label
+        >Height
+        <LengthField
+          :model-value="wall.height"
+          label="Height of the wall"
+          :max="50000"
+          @update:model-value="$event && emit('change', 'Height of the wall', { height: $event })"
+      /></label>
+    </div>
+    <fieldset>
+      <legend class="quiet small">Holders are screwed to</legend>
+      <label v-for="h in ['panel', 'studs'] as const" :key="h">
+        <input
+          type="radio"
+          name="holds"
+          :checked="wall.holds === h"
+          @change="emit('change', 'What it holds by', { holds: h })"
+        />
+        {{ h === 'panel' ? 'a panel, anywhere' : 'studs only' }}
+      </label>
+    </fieldset>
+    <div class="row">
+      <label
+        >First stud
+        <LengthField
+          v-model="first"
+          label="Centre of the first stud"
+          optional
+          :placeholder="unit === 'mm' ? '600' : '16'"
+      /></label>
+      <label
+        >then every
+        <LengthField
+          v-model="spacing"
+          label="Spacing of the studs"
+          optional
+          :placeholder="unit === 'mm' ? '600' : '16'"
+      /></label>
+      <button class="btn" :disabled="spacing === null" @click="space">Set</button>
+    </div>
+    <p class="quiet small">
+      {{ wall.studs.length === 0 ? 'No studs known.' : `Studs at ${wall.studs.map((s) => length(s)).join(', ')}.` }}
+      Check each with a nail.
+    </p>
+    <h3>On it</h3>
+    <div v-for="t in wall.things" :key="t.id" class="thing" :data-test="`thing-${t.kind}`">
+      <b>{{ t.kind }}</b>
+      <button
+        class="btn bare"
+        :aria-label="`Remove the ${t.kind}`"
+        @click="emit('change', 'What is on the wall', { things: wall.things.filter((x) => x.id !== t.id) })"
+      >
+        <v-icon :icon="mdiDelete" size="18" />
+      </button>
+      <label
+        >from the left
+        <LengthField
+          :model-value="t.x"
+          :label="`${t.kind} from the left`"
+          nought-allowed
+          @update:model-value="$event !== null && set(t.id, { x: $event })"
+      /></label>
+      <label
+        >over the floor
+        <LengthField
+          :model-value="t.z"
+          :label="`${t.kind} over the floor`"
+          nought-allowed
+          @update:model-value="$event !== null && set(t.id, { z: $event })"
+      /></label>
+      <label
+        >width
+        <LengthField
+          :model-value="t.width"
+          :label="`width of the ${t.kind}`"
+          @update:model-value="$event && set(t.id, { width: $event })"
+      /></label>
+      <label
+        >height
+        <LengthField
+          :model-value="t.height"
+          :label="`height of the ${t.kind}`"
+          @update:model-value="$event && set(t.id, { height: $event })"
+      /></label>
+    </div>
+    <p class="adds">
+      <button v-for="k in kinds" :key="k" class="btn tiny" @click="add(k)">
+        <v-icon :icon="mdiPlus" size="14" /> {{ k }}
+      </button>
+    </p>
+    <p class="quiet small">
+      Cables and pipes run in walls, above and beside outlets. Near an outlet: the circuit off and proven dead; wiring
+      is for a licensed electrician.
+    </p>
+  </section>
+</template>
+
+<style scoped>
+.row {
+  display: flex;
+  gap: 8px;
+  align-items: end;
+  margin: 6px 0;
+}
+label {
+  font-size: 0.86rem;
+  color: var(--pencil);
+}
+fieldset {
+  border: 0;
+  padding: 0;
+  margin: 6px 0;
+}
+fieldset label {
+  display: flex;
+  gap: 6px;
+  align-items: center;
+  color: var(--ink);
+  min-height: 28px;
+}
+.thing {
+  display: grid;
+  grid-template-columns: 1fr 1fr;
+  gap: 2px 8px;
+  border-top: 1px solid var(--rule);
+  padding: 4px 0 8px;
+}
+.thing > .btn {
+  justify-self: end;
+}
+.adds {
+  display: flex;
+  flex-wrap: wrap;
+  gap: 6px;
+}
+h3 {
+  margin-top: 12px;
+}
+</style>

@@ -1,0 +1,295 @@
+<script setup lang="ts">
+import { computed, ref, watch } from 'vue'
+import { design } from '#core/choose/design'
+import { at, wallPiece } from '#core/wall/extent'
+import { inspectWall } from '#core/wall/inspect-wall'
+import { placedOn, studsHit } from '#core/wall/may-hang'
+import { newWall, type Hung, type Wall } from '#core/wall/wall'
+import { useArranging } from '~/composables/useArranging'
+import { useFormat } from '~/composables/useFormat'
+import { useKeys } from '~/composables/useKeys'
+import { useHistory } from '~/stores/history'
+import { useRecords } from '~/stores/records'
+
+/** Where everything hangs. */
+useHead({ title: 'Wall · Fingerling' })
+const records = useRecords()
+const history = useHistory()
+const { length } = useFormat()
+const { proposal, working, failed, run, stop, leave } = useArranging()
+
+const wall = computed<Wall | null>(() => records.walls[0] ?? null)
+const chosen = ref<string | null>(null)
+const designs = computed(() => new Map(records.holders.map((holder) => [holder.id, design({ shop: records.shop!, tools: records.toolsById, holder })]))) // prettier-ignore
+const pieces = computed(() => [...designs.value.values()].flatMap((d) => wallPiece(d) ?? []))
+/** The wall while a holder is being dragged, before it is saved. */
+const dragged = ref<Hung[] | null>(null)
+const shown = computed<Wall | null>(() => wall.value && (dragged.value ? { ...wall.value, hung: dragged.value } : wall.value)) // prettier-ignore
+const verdicts = computed(() => (shown.value ? inspectWall(shown.value, pieces.value, records.shop!) : []))
+const homeless = computed(() => pieces.value.filter((p) => !wall.value?.hung.some((h) => h.holder === p.holder)))
+const noHome = computed(() => {
+  const held = new Set(records.holders.flatMap((h) => h.seats.map((s) => s.tool)))
+  return records.tools.filter((t) => !held.has(t.id)).length
+})
+
+function make() {
+  const made = newWall(crypto.randomUUID(), records.shop!.unit)
+  history.change('A wall', 'walls', made.id, made, true)
+}
+function change(label: string, more: Partial<Wall>, alone = false) {
+  if (wall.value) history.change(label, 'walls', wall.value.id, { ...wall.value, ...more }, alone)
+}
+const withPlace = (holder: string, more: Partial<Hung>): Hung[] =>
+  wall.value!.hung.map((h) => (h.holder === holder ? { ...h, ...more } : h))
+function move(holder: string, x: number, z: number, done: boolean) {
+  dragged.value = done ? null : withPlace(holder, { x, z })
+  const now = wall.value!.hung.find((h) => h.holder === holder)
+  if (done && now && (now.x !== x || now.z !== z)) change('Move a holder', { hung: withPlace(holder, { x, z }) }, true)
+}
+/** Hangs a holder in the middle of the best reach; it is dragged from there. */
+function hang(holder: string) {
+  const piece = pieces.value.find((p) => p.holder === holder)!
+  const { userHeight, bestFrom } = records.shop!.settings
+  const x = Math.round((wall.value!.width - piece.boards.x1) / 20) * 10
+  const z = Math.round((bestFrom * userHeight) / 10) * 10
+  change('Hang a holder', { hung: [...wall.value!.hung, { holder, x, z, fixed: false }] }, true)
+  chosen.value = holder
+}
+function takeDown() {
+  change('Take a holder down', { hung: wall.value!.hung.filter((h) => h.holder !== chosen.value) }, true)
+  chosen.value = null
+}
+function nudge(dx: number, dz: number) {
+  const now = wall.value?.hung.find((h) => h.holder === chosen.value)
+  if (now) change('Nudge a holder', { hung: withPlace(now.holder, { x: now.x + dx, z: now.z + dz }) })
+}
+const hungNow = computed(() => wall.value?.hung.find((h) => h.holder === chosen.value) ?? null)
+const arrange = () => run(wall.value!, pieces.value, records.shop!)
+function take() {
+  if (proposal.value) change('Arrange the wall', { hung: proposal.value.hung }, true)
+  leave()
+}
+watch(wall, () => (dragged.value = null))
+useKeys(() => [
+  { on: 'ArrowLeft', says: 'Nudge to the left', act: () => nudge(-10, 0) },
+  { on: 'ArrowRight', says: 'Nudge to the right', act: () => nudge(10, 0) },
+  { on: 'ArrowUp', says: 'Nudge up', act: () => nudge(0, 10) },
+  { on: 'ArrowDown', says: 'Nudge down', act: () => nudge(0, -10) },
+  { on: 'Delete', says: 'Take it down', act: () => hungNow.value && takeDown() },
+])
+/** Where to hold the rule: each holder by its upper edge and its left end. */
+const sheet = computed(() =>
+  shown.value
+    ? placedOn(shown.value, pieces.value)
+        .map(({ hung, piece }) => {
+          const box = at(piece.boards, hung.x, hung.z)
+          return { id: piece.holder, name: piece.name, left: box.x0, right: box.x1, top: box.z1, studs: studsHit(shown.value!, piece, hung.x) } // prettier-ignore
+        })
+        .sort((a, b) => a.left - b.left)
+    : [],
+)
+const print = () => window.print()
+</script>
+
+<template>
+  <div class="page">
+    <template v-if="!wall">
+      <h1>Wall</h1>
+      <p>
+        Measure the wall: how wide, how high, where its studs are, and what must not be covered. Then hang your holders.
+      </p>
+      <button class="btn main" @click="make">Measure a wall</button>
+    </template>
+    <div v-else class="layout">
+      <section class="middle">
+        <div class="bar no-print">
+          <h1>Wall</h1>
+          <span class="spring" />
+          <template v-if="working || proposal">
+            <span role="status" class="quiet">
+              {{ working ? 'looking for a better one …' : 'The proposal'
+              }}<template v-if="proposal"
+                >: moves {{ proposal.moved }} of {{ wall.hung.length
+                }}<template v-if="proposal.left.length"
+                  >, {{ proposal.left.length }} without a place</template
+                ></template
+              >
+            </span>
+            <button v-if="working" class="btn" @click="stop">That will do</button>
+            <button class="btn main" :disabled="!proposal" @click="take">Take it</button>
+            <button class="btn" @click="leave">Leave it</button>
+          </template>
+          <button v-else class="btn main" :disabled="pieces.length === 0" @click="arrange">Arrange for me</button>
+          <button class="btn" @click="print">Print</button>
+        </div>
+        <div class="drawing">
+          <WallDrawing
+            :wall="shown!"
+            :pieces="pieces"
+            :designs="designs"
+            :verdicts="verdicts"
+            :chosen="chosen"
+            :proposal="proposal?.hung ?? null"
+            @choose="chosen = $event"
+            @move="move"
+          />
+        </div>
+        <p v-if="failed" role="alert" class="told wrong">{{ failed }}</p>
+        <ul v-if="proposal" class="reasons small" aria-label="Why there">
+          <li v-for="h in proposal.hung.filter((x) => proposal!.reasons[x.holder])" :key="h.holder">
+            <b>{{ pieces.find((p) => p.holder === h.holder)?.name }}</b> {{ proposal.reasons[h.holder] }}
+          </li>
+          <li v-for="l in proposal.left" :key="l.holder"><VerdictMark level="watch" /> {{ l.says }}</li>
+        </ul>
+        <ul v-if="verdicts.length" class="verdicts" aria-label="What is wrong on the wall" data-test="wall-verdicts">
+          <li v-for="v in verdicts" :key="v.id"><VerdictMark :level="v.level" worded /> {{ v.says }}</li>
+        </ul>
+        <table v-if="sheet.length" class="plain" data-test="locating">
+          <caption class="quiet small">
+            Where each hangs: its left end from the left corner, its upper edge from the floor
+          </caption>
+          <thead>
+            <tr>
+              <th>Holder</th>
+              <th class="num">Left end</th>
+              <th class="num">Right end</th>
+              <th class="num">Upper edge</th>
+              <th>In studs at</th>
+            </tr>
+          </thead>
+          <tbody>
+            <tr v-for="s in sheet" :key="s.id">
+              <td>{{ s.name }}</td>
+              <td class="num"><LengthText :text="length(s.left)" /></td>
+              <td class="num"><LengthText :text="length(s.right)" /></td>
+              <td class="num"><LengthText :text="length(s.top)" /></td>
+              <td>{{ s.studs.map((x) => length(x)).join(', ') || '–' }}</td>
+            </tr>
+          </tbody>
+        </table>
+      </section>
+      <aside class="no-print">
+        <section v-if="hungNow" data-test="chosen">
+          <h2>{{ records.holders.find((h) => h.id === chosen)?.name }}</h2>
+          <div class="row">
+            <label
+              >left end
+              <LengthField
+                :model-value="hungNow.x"
+                label="Left end from the corner"
+                nought-allowed
+                @update:model-value="
+                  $event !== null && change('Move a holder', { hung: withPlace(hungNow!.holder, { x: $event }) })
+                "
+            /></label>
+            <label
+              >lower edge
+              <LengthField
+                :model-value="hungNow.z"
+                label="Lower edge over the floor"
+                nought-allowed
+                @update:model-value="
+                  $event !== null && change('Move a holder', { hung: withPlace(hungNow!.holder, { z: $event }) })
+                "
+            /></label>
+          </div>
+          <label class="check"
+            ><input
+              type="checkbox"
+              :checked="hungNow.fixed"
+              @change="change('Hold it there', { hung: withPlace(hungNow.holder, { fixed: !hungNow.fixed }) })"
+            />
+            stays here when arranged</label
+          >
+          <p>
+            <NuxtLink :to="`/holders/${chosen}`">Open it</NuxtLink>
+            <button class="link" @click="takeDown">Take it down</button>
+          </p>
+        </section>
+        <section>
+          <h2>To hang</h2>
+          <p v-if="homeless.length === 0" class="quiet">Everything that can be built hangs.</p>
+          <ul class="to-hang">
+            <li v-for="p in homeless" :key="p.holder">
+              <button class="btn" @click="hang(p.holder)">{{ p.name }}</button>
+            </li>
+          </ul>
+          <p v-if="noHome > 0" class="quiet small">
+            <NuxtLink to="/tools">{{ noHome }} tools</NuxtLink> have no holder yet.
+          </p>
+        </section>
+        <WallThings :wall="wall" @change="change" />
+      </aside>
+    </div>
+  </div>
+</template>
+
+<style scoped>
+.layout {
+  display: grid;
+  grid-template-columns: minmax(0, 1fr) 290px;
+  gap: 24px;
+}
+.bar {
+  display: flex;
+  gap: 10px;
+  align-items: center;
+  flex-wrap: wrap;
+}
+.spring {
+  flex: 1;
+}
+.drawing {
+  height: min(62vh, 640px);
+  margin: 8px 0;
+}
+.verdicts,
+.reasons,
+.to-hang {
+  list-style: none;
+  padding: 0;
+  margin: 6px 0;
+  display: grid;
+  gap: 4px;
+}
+.verdicts li {
+  display: flex;
+  gap: 6px;
+  align-items: baseline;
+}
+caption {
+  text-align: left;
+  padding: 8px 0 2px;
+}
+aside section + section {
+  margin-top: 18px;
+}
+.row {
+  display: flex;
+  gap: 8px;
+}
+label {
+  font-size: 0.86rem;
+  color: var(--pencil);
+}
+.check {
+  display: flex;
+  gap: 6px;
+  align-items: center;
+  min-height: 32px;
+}
+aside p {
+  display: flex;
+  gap: 14px;
+}
+@media (max-width: 860px) {
+  .layout {
+    grid-template-columns: minmax(0, 1fr);
+  }
+}
+@media print {
+  .layout {
+    display: block;
+  }
+}
+</style>

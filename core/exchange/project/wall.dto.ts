@@ -1,0 +1,64 @@
+import 'reflect-metadata'
+import { Type } from 'class-transformer'
+import { ArrayMaxSize, IsArray, ValidateNested } from 'class-validator'
+import { THING_KINDS, type Hung, type Thing, type ThingKind, type Wall } from '../../wall/wall'
+import { Checked, idError, LONGEST_NAME, nameError, oneOf } from './checked'
+
+/** The longest wall, and the most that is on it. */
+export const LONGEST_WALL = 50_000
+export const MOST_ON_WALL = 1000
+
+const within = (low: number, what: string) => (v: unknown) =>
+  typeof v === 'number' && Number.isFinite(v) && v >= low && v <= LONGEST_WALL ? null : `${what} lies between ${low} and ${LONGEST_WALL} mm.` // prettier-ignore
+const place = (what: string) => within(-LONGEST_WALL, what)
+
+/** Something on a wall as it comes in. */
+export class ThingDto implements Thing {
+  @Checked(idError) id!: string
+  @Checked((v) => oneOf(v, THING_KINDS, 'the kind')) kind!: ThingKind
+  @Checked((v) =>
+    typeof v === 'string' && v.length <= LONGEST_NAME ? null : `a name has at most ${LONGEST_NAME} characters.`,
+  )
+  name = ''
+  @Checked(place('x')) x!: number
+  @Checked(place('z')) z!: number
+  @Checked(within(1, 'the width')) width!: number
+  @Checked(within(1, 'the height')) height!: number
+}
+
+/** Where a holder hangs, as it comes in. */
+export class HungDto implements Hung {
+  @Checked(idError) holder!: string
+  @Checked(place('x')) x!: number
+  @Checked(place('z')) z!: number
+  @Checked((v) => (typeof v === 'boolean' ? null : 'fixed is true or false.')) fixed = false
+}
+
+/** A wall as it comes in. */
+export class WallDto implements Wall {
+  @Checked(idError) id!: string
+  @Checked(nameError) name!: string
+  @Checked(within(50, 'the width')) width!: number
+  @Checked(within(50, 'the height')) height!: number
+  @Checked((v) => oneOf(v, ['panel', 'studs'], 'what it holds by')) holds: Wall['holds'] = 'panel'
+
+  @ArrayMaxSize(MOST_ON_WALL, { message: `at most ${MOST_ON_WALL} studs.` })
+  @Checked((v) => (Array.isArray(v) && v.every((s) => within(0, 's')(s) === null) ? null : 'studs are a list of centres, mm from the left corner.')) // prettier-ignore
+  studs: number[] = []
+
+  @IsArray({ message: 'things are a list.' })
+  @ArrayMaxSize(MOST_ON_WALL, { message: `at most ${MOST_ON_WALL} things on one wall.` })
+  @ValidateNested({ each: true })
+  @Type(() => ThingDto)
+  things: ThingDto[] = []
+
+  @IsArray({ message: 'what hangs is a list.' })
+  @ArrayMaxSize(MOST_ON_WALL, { message: `at most ${MOST_ON_WALL} holders on one wall.` })
+  @Checked((v) => {
+    const ids = (Array.isArray(v) ? v : []).map((h) => (h as Hung)?.holder)
+    return new Set(ids).size === ids.length ? null : 'a holder hangs twice.'
+  })
+  @ValidateNested({ each: true })
+  @Type(() => HungDto)
+  hung: HungDto[] = []
+}

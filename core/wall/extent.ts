@@ -1,0 +1,66 @@
+import { holderViews } from '../drawing/views'
+import type { Design } from '../choose/design'
+import { USES } from '../footprint/tool'
+import { weights } from '../solid/mass'
+
+/** A box on the wall, mm. */
+export interface WallBox {
+  x0: number
+  x1: number
+  z0: number
+  z1: number
+}
+
+/** A holder as the wall feels it; boxes from the lower left corner of its boards. */
+export interface WallPiece {
+  holder: string
+  name: string
+  boards: WallBox
+  /** with its tools */
+  all: WallBox
+  /** kg, with its tools; null where nothing was weighed */
+  mass: number | null
+  /** screws into the wall: from the left end of the boards, mm */
+  screws: number[]
+  /** room above that lifting off or out wants, mm */
+  above: number
+  /** how often it is used: the most used of its tools, 0 rarely to 3 daily */
+  use: number
+}
+
+/** Room above a holder that a hand wants to take tools out, mm. */
+const HAND = 60
+
+/** What a holder takes up on a wall; null when it can't be drawn. */
+export function wallPiece({ model, input }: Design): WallPiece | null {
+  if (!model) return null
+  const view = holderViews(model, input.tools, input.shop).find((v) => v.name === 'front')!
+  const { minX, minY } = view.boardBounds
+  const box = ({ minX: a, maxX: b, minY: c, maxY: d }: typeof view.bounds): WallBox => ({ x0: a - minX, x1: b - minX, z0: c - minY, z1: d - minY }) // prettier-ignore
+  // from 0, rarely, to 3, daily
+  const uses = model.seats.map((s) => USES.length - 1 - USES.indexOf(input.tools.get(s.tool)?.use ?? 'weekly'))
+  const strip = model.boards.find((b) => b.bevel)
+  const lift = strip ? strip.thickness * Math.tan((strip.bevel!.tilt * Math.PI) / 180) + 2 : 0
+  return {
+    holder: input.holder.id,
+    name: model.name,
+    boards: box(view.boardBounds),
+    all: box(view.bounds),
+    mass: weights(model, input.shop, input.tools).loaded?.mass ?? null,
+    screws: model.fasteners.filter((f) => f.into === null).map((f) => f.at.x - minX),
+    above: Math.max(HAND, lift),
+    use: Math.max(0, ...uses),
+  }
+}
+
+/** A box moved to where its holder hangs. */
+export const at = ({ x0, x1, z0, z1 }: WallBox, x: number, z: number): WallBox => ({
+  x0: x0 + x,
+  x1: x1 + x,
+  z0: z0 + z,
+  z1: z1 + z,
+})
+
+/** Whether two boxes take up the same room; those that only touch don't. */
+export const meets = (a: WallBox, b: WallBox): boolean =>
+  a.x0 < b.x1 - 1e-6 && b.x0 < a.x1 - 1e-6 && a.z0 < b.z1 - 1e-6 && b.z0 < a.z1 - 1e-6

@@ -1,0 +1,92 @@
+import type { Level } from '../checks/verdict'
+import type { Shop } from '../shop/shop'
+import { formatLength } from '../units/format-length'
+import { formatMass, massUnitFor } from '../units/mass'
+import { at, meets, type WallPiece } from './extent'
+import { IN_STUD, keepOuts, placedOn, roomOf, studsHit, type Placed } from './may-hang'
+import type { Wall } from './wall'
+
+/** What is found at one holder on the wall. */
+export interface WallVerdict {
+  id: string
+  level: Exclude<Level, 'pass'>
+  /** ids of the holders it is about */
+  holders: string[]
+  says: string
+}
+
+/** Looks over where everything hangs: what is covered, what meets, what hangs too high, what misses the studs. */
+export function inspectWall(wall: Wall, pieces: readonly WallPiece[], shop: Shop): WallVerdict[] {
+  const placed = placedOn(wall, pieces)
+  return [
+    ...placed.flatMap((p) => [
+      ...offTheWall(wall, p),
+      ...covers(wall, p, shop),
+      ...tooHigh(p, shop),
+      ...misses(wall, p, shop),
+    ]),
+    ...meeting(placed),
+  ]
+}
+
+function offTheWall(wall: Wall, { hung, piece }: Placed): WallVerdict[] {
+  const own = at(piece.all, hung.x, hung.z)
+  const over = [
+    own.x0 < -1e-6 ? 'past the left corner' : '',
+    own.x1 > wall.width + 1e-6 ? 'past the right end' : '',
+    own.z0 < -1e-6 ? 'through the floor' : '',
+    own.z1 > wall.height + 1e-6 ? 'above the wall' : '',
+  ].filter(Boolean)
+  if (over.length === 0) return []
+  return [{ id: `off:${piece.holder}`, level: 'stop', holders: [piece.holder], says: `${piece.name} hangs ${over.join(' and ')}, with its tools.` }] // prettier-ignore
+}
+
+function covers(wall: Wall, { hung, piece }: Placed, shop: Shop): WallVerdict[] {
+  const own = at(piece.all, hung.x, hung.z)
+  return keepOuts(wall, shop)
+    .filter(({ box }) => meets(own, box))
+    .map(({ thing }) => {
+      const near = !meets(own, { x0: thing.x, x1: thing.x + thing.width, z0: thing.z, z1: thing.z + thing.height })
+      const what = thing.name || `the ${thing.kind}`
+      const says = near ? `${piece.name} hangs nearer than ${formatLength(shop.settings.outletKeep, shop)} to ${what}.` : `${piece.name} covers ${what}.` // prettier-ignore
+      return { id: `covers:${piece.holder}:${thing.id}`, level: 'stop' as const, holders: [piece.holder], says }
+    })
+}
+
+function tooHigh({ hung, piece }: Placed, shop: Shop): WallVerdict[] {
+  const { userHeight, easyTo, reachTo, highLoad } = shop.settings
+  const top = at(piece.boards, hung.x, hung.z).z1
+  const found: WallVerdict[] = []
+  if (piece.mass !== null && piece.mass > highLoad && top > easyTo * userHeight)
+    found.push({ id: `heavy:${piece.holder}`, level: 'watch', holders: [piece.holder], says: `${piece.name} weighs ${formatMass(piece.mass, massUnitFor(shop.unit))} with its tools and hangs at ${formatLength(top, shop)}: nothing over ${formatMass(highLoad, massUnitFor(shop.unit))} above ${formatLength(easyTo * userHeight, shop, 'down')}.` }) // prettier-ignore
+  if (top > reachTo * userHeight)
+    found.push({ id: `reach:${piece.holder}`, level: 'watch', holders: [piece.holder], says: `${piece.name} hangs out of reach: its upper edge is at ${formatLength(top, shop)}, you reach to ${formatLength(reachTo * userHeight, shop, 'down')}.` }) // prettier-ignore
+  return found
+}
+
+/** On studs alone a holder wants its screws in them; told with the shift that would do. */
+function misses(wall: Wall, { hung, piece }: Placed, shop: Shop): WallVerdict[] {
+  if (wall.holds === 'panel' || piece.screws.length === 0) return []
+  const hit = studsHit(wall, piece, hung.x)
+  if (hit.length >= 2) return []
+  const shifts = piece.screws.flatMap((s) => wall.studs.map((stud) => stud - s - hung.x))
+  const better = shifts
+    .filter((dx) => studsHit(wall, piece, hung.x + dx).length > hit.length)
+    .sort((a, b) => Math.abs(a) - Math.abs(b))[0]
+  const move = better === undefined ? 'Screws may be moved along the back to meet them.' : `${formatLength(Math.abs(better), shop)} to the ${better > 0 ? 'right' : 'left'} it meets ${studsHit(wall, piece, hung.x + better).length}.` // prettier-ignore
+  const says = hit.length === 0 ? `No screw of ${piece.name} meets a stud within ${formatLength(IN_STUD, shop)}. ${move}` : `${piece.name} is in one stud only. ${move}` // prettier-ignore
+  return [{ id: `studs:${piece.holder}`, level: hit.length === 0 ? 'stop' : 'watch', holders: [piece.holder], says }]
+}
+
+function meeting(placed: readonly Placed[]): WallVerdict[] {
+  return placed.flatMap((a, i) =>
+    placed.slice(i + 1).flatMap((b): WallVerdict[] => {
+      const [p, q] = [at(a.piece.all, a.hung.x, a.hung.z), at(b.piece.all, b.hung.x, b.hung.z)]
+      const holders = [a.piece.holder, b.piece.holder]
+      if (meets(p, q)) return [{ id: `meet:${holders.join('+')}`, level: 'stop', holders, says: `${a.piece.name} and ${b.piece.name} take up the same room, with their tools.` }] // prettier-ignore
+      const over = meets(at(roomOf(a.piece), a.hung.x, a.hung.z), q) ? [a, b] : meets(at(roomOf(b.piece), b.hung.x, b.hung.z), p) ? [b, a] : null // prettier-ignore
+      if (!over) return []
+      return [{ id: `room:${holders.join('+')}`, level: 'watch', holders, says: `${over[1]!.piece.name} hangs so close above ${over[0]!.piece.name} that a hand has no room to take tools out.` }] // prettier-ignore
+    }),
+  )
+}

@@ -1,0 +1,61 @@
+/** What stands on a wall and is not covered. */
+export const THING_KINDS = ['outlet', 'switch', 'window', 'door', 'bench', 'other'] as const
+export type ThingKind = (typeof THING_KINDS)[number]
+
+/** Something on the wall: its lower left corner from the wall's left corner and the floor; mm. */
+export interface Thing {
+  id: string
+  kind: ThingKind
+  name: string
+  x: number
+  z: number
+  width: number
+  height: number
+}
+
+/** A holder where it hangs: the lower left corner of its boards from the wall's left corner and the floor; mm. */
+export interface Hung {
+  holder: string
+  x: number
+  z: number
+  /** stays where it is when the wall is arranged anew */
+  fixed: boolean
+}
+
+/** A wall as its owner measured it. Lengths mm, from the left corner and the floor. */
+export interface Wall {
+  id: string
+  name: string
+  width: number
+  height: number
+  /** what holders are fixed to: a panel anywhere, or studs only */
+  holds: 'panel' | 'studs'
+  /** centres of the studs */
+  studs: number[]
+  things: Thing[]
+  hung: Hung[]
+}
+
+/** Centres of studs at an even spacing. @param first centre of the first, mm */
+export const evenStuds = (width: number, first: number, spacing: number): number[] =>
+  spacing <= 0
+    ? []
+    : Array.from(
+        { length: Math.max(0, Math.floor((width - first) / spacing + 1e-9) + 1) },
+        (_, i) => first + i * spacing,
+      )
+
+/** A wall of a usual size with studs at a usual spacing. */
+export const newWall = (id: string, unit: 'mm' | 'in'): Wall => {
+  const [width, height, spacing] = unit === 'mm' ? [3600, 2400, 600] : [3657.6, 2438.4, 406.4]
+  return {
+    id,
+    name: 'Wall',
+    width,
+    height,
+    holds: 'panel',
+    studs: evenStuds(width, spacing, spacing),
+    things: [],
+    hung: [],
+  }
+}

@@ -1,0 +1,175 @@
+import fc from 'fast-check'
+import { describe, expect, it } from 'vitest'
+import { design } from '#core/choose/design'
+import { usualShop } from '#core/shop/usual'
+import { arranging, type Arrangement } from '#core/wall/arrange'
+import { at, meets, wallPiece, type WallPiece } from '#core/wall/extent'
+import { inspectWall } from '#core/wall/inspect-wall'
+import { keepOuts, mayHang, placedOn, roomOf } from '#core/wall/may-hang'
+import { evenStuds, newWall, type Wall } from '#core/wall/wall'
+import { railOf, threeMallets } from './samples'
+
+const shop = usualShop()
+const box = (width: number, height: number) => ({ x0: 0, x1: width, z0: 0, z1: height })
+const piece = (holder: string, width: number, height: number, more: Partial<WallPiece> = {}): WallPiece => ({
+  holder,
+  name: holder,
+  boards: box(width, height),
+  all: box(width, height),
+  mass: 2,
+  screws: [30, width - 30],
+  above: 60,
+  use: 2,
+  ...more,
+})
+const wall = (more: Partial<Wall> = {}): Wall => ({ ...newWall('w', 'mm'), ...more })
+const hung = (holder: string, x: number, z: number) => ({ holder, x, z, fixed: false })
+const ids = (w: Wall, pieces: WallPiece[]) => inspectWall(w, pieces, shop).map((v) => `${v.level} ${v.id}`)
+
+function arranged(w: Wall, pieces: WallPiece[], rounds = 200, seed = 1): Arrangement {
+  const search = arranging(w, pieces, shop, { seed, rounds, over: () => false })
+  for (;;) {
+    const { value, done } = search.next()
+    if (done) return value
+  }
+}
+
+describe('a wall', () => {
+  it('has studs at an even spacing, none beyond its end', () => {
+    expect(evenStuds(3600, 600, 600)).toEqual([600, 1200, 1800, 2400, 3000, 3600])
+    expect(evenStuds(1000, 400, 406.4)).toEqual([400, 806.4])
+    expect(evenStuds(300, 400, 600)).toEqual([])
+    expect(evenStuds(300, 0, 0)).toEqual([])
+  })
+  it('feels a holder with its tools, from the lower left corner of its boards', () => {
+    const d = design(railOf(threeMallets()))
+    const p = wallPiece(d)!
+    expect(p.boards).toEqual({ x0: 0, x1: 304, z0: 0, z1: 90 })
+    expect(p.all.z0).toBeLessThan(-50)
+    expect(p.mass).toBeGreaterThan(1.8)
+    expect(p.screws.length).toBe(d.model!.fasteners.filter((f) => f.into === null).length)
+    expect(wallPiece(design(railOf([])))).toBeNull()
+  })
+})
+
+describe('what is said of where things hang', () => {
+  const a = piece('a', 400, 300)
+  const b = piece('b', 300, 200)
+  it('is nothing where all is well', () => expect(ids(wall({ hung: [hung('a', 100, 1000), hung('b', 600, 1000)] }), [a, b])).toEqual([])) // prettier-ignore
+  it('tells what hangs off the wall, and where', () => {
+    const [v] = inspectWall(wall({ hung: [hung('a', 3300, 2200)] }), [a], shop)
+    expect(v).toMatchObject({ level: 'stop', says: expect.stringContaining('past the right end and above the wall') })
+  })
+  it('keeps room round an outlet, and says what is covered', () => {
+    const outlet = { id: 'o', kind: 'outlet' as const, name: '', x: 520, z: 1100, width: 80, height: 80 }
+    const near = wall({ things: [outlet], hung: [hung('a', 100, 1000)] })
+    expect(inspectWall(near, [a], shop)[0]!.says).toBe('a hangs nearer than 50 mm to the outlet.')
+    expect(inspectWall({ ...near, hung: [hung('a', 300, 1000)] }, [a], shop)[0]!.says).toBe('a covers the outlet.')
+    expect(ids({ ...near, hung: [hung('a', 60, 1000)] }, [a])).toEqual([])
+  })
+  it('tells holders that meet, and one so close above another that no hand gets in', () => {
+    expect(ids(wall({ hung: [hung('a', 100, 1000), hung('b', 300, 1100)] }), [a, b])).toEqual(['stop meet:a+b'])
+    const [close] = inspectWall(wall({ hung: [hung('a', 100, 1000), hung('b', 100, 1320)] }), [a, b], shop)
+    expect(close).toMatchObject({ level: 'watch', says: expect.stringContaining('b hangs so close above a') })
+  })
+  it('wants heavy things low, and everything within reach', () => {
+    const heavy = piece('h', 400, 300, { mass: 9 })
+    expect(ids(wall({ hung: [hung('h', 100, 1500)] }), [heavy])).toEqual(['watch heavy:h'])
+    expect(ids(wall({ hung: [hung('h', 100, 1100)] }), [heavy])).toEqual([])
+    expect(ids(wall({ hung: [hung('a', 100, 1900)] }), [a])).toEqual(['watch reach:a'])
+  })
+  it('on studs alone wants screws in them, and says how far to move', () => {
+    const studs = wall({ holds: 'studs', studs: [600, 1000], hung: [hung('a', 100, 1000)] })
+    const wide = piece('a', 460, 300)
+    const [v] = inspectWall(studs, [wide], shop)
+    expect(v).toMatchObject({ id: 'studs:a', level: 'stop' })
+    expect(v!.says).toContain('70 mm to the right it meets 1')
+    expect(ids({ ...studs, hung: [hung('a', 570, 1000)] }, [wide])).toEqual([])
+    expect(ids({ ...studs, hung: [hung('a', 170, 1000)] }, [wide])).toEqual(['watch studs:a'])
+  })
+})
+
+describe('arranging', () => {
+  const any = fc.record({
+    width: fc.integer({ min: 300, max: 5000 }),
+    height: fc.integer({ min: 1500, max: 2800 }),
+    holds: fc.constantFrom<Wall['holds']>('panel', 'studs'),
+    spacing: fc.constantFrom(0, 300, 406.4, 600),
+    pieces: fc.array(
+      fc.record({
+        width: fc.integer({ min: 80, max: 1200 }),
+        height: fc.integer({ min: 60, max: 700 }),
+        mass: fc.double({ min: 0.3, max: 12, noNaN: true }),
+        use: fc.integer({ min: 0, max: 3 }),
+      }),
+      { minLength: 1, maxLength: 9 },
+    ),
+    things: fc.array(
+      fc.record({
+        kind: fc.constantFrom('outlet' as const, 'window' as const, 'bench' as const),
+        x: fc.integer({ min: 0, max: 4000 }),
+        z: fc.integer({ min: 0, max: 2000 }),
+        width: fc.integer({ min: 60, max: 900 }),
+        height: fc.integer({ min: 60, max: 900 }),
+      }),
+      { maxLength: 3 },
+    ),
+  })
+
+  it('breaks no rule, names what has no place, and is the same for the same seed', () =>
+    fc.assert(
+      fc.property(any, ({ width, height, holds, spacing, pieces, things }) => {
+        const all = pieces.map((p, i) => piece(`p${i}`, p.width, p.height, { mass: p.mass, use: p.use }))
+        const w = wall({ width, height, holds, studs: evenStuds(width, 200, spacing), things: things.map((t, i) => ({ ...t, id: `t${i}`, name: '' })) }) // prettier-ignore
+        const found = arranged(w, all, 25)
+        expect(found.hung.length + found.left.length).toBe(all.length)
+        const after = { ...w, hung: found.hung }
+        expect(inspectWall(after, all, shop).filter((v) => v.level === 'stop')).toEqual([])
+        const outs = keepOuts(after, shop)
+        const placed = placedOn(after, all)
+        for (const p of placed) {
+          const others = placed.filter((o) => o !== p)
+          expect(mayHang(after, outs, p.piece, p.hung.x, p.hung.z, others.map((o) => at(o.piece.all, o.hung.x, o.hung.z)))).toBe(true) // prettier-ignore
+          for (const o of others) expect(meets(at(roomOf(o.piece), o.hung.x, o.hung.z), at(p.piece.all, p.hung.x, p.hung.z))).toBe(false) // prettier-ignore
+          expect(found.reasons[p.piece.holder]).toMatch(/used/)
+        }
+        expect(arranged(w, all, 25)).toEqual(found)
+      }),
+      { numRuns: 40, seed: 5 },
+    ))
+
+  it('hangs what is used daily nearest to the bench, and leaves what is fixed', () => {
+    const bench = { id: 'b', kind: 'bench' as const, name: 'Bench', x: 2400, z: 0, width: 1000, height: 900 }
+    const w = wall({ things: [bench], hung: [{ ...hung('fix', 0, 1200), fixed: true }] })
+    const all = [piece('rare', 400, 300, { use: 0 }), piece('daily', 400, 300, { use: 3 }), piece('fix', 300, 300)]
+    const { hung: now, reasons } = arranged(w, all)
+    const x = (id: string) => now.find((h) => h.holder === id)!.x + 200
+    expect(Math.abs(x('daily') - 2900)).toBeLessThan(Math.abs(x('rare') - 2900))
+    expect(reasons.daily).toBe('by the bench: used daily')
+    expect(now.find((h) => h.holder === 'fix')).toMatchObject({ x: 0, z: 1200, fixed: true })
+  })
+
+  it('moves as few as it can where all hangs well already', () => {
+    const all = [piece('a', 400, 300), piece('b', 400, 300)]
+    const first = arranged(wall(), all)
+    const again = arranged(wall({ hung: first.hung }), [...all, piece('c', 200, 200)])
+    expect(again.moved).toBe(0)
+    expect(again.hung).toHaveLength(3)
+  })
+
+  it('gives a plain answer on absurd walls', () => {
+    const narrow = arranged(wall({ width: 300 }), [piece('a', 400, 300)])
+    expect(narrow.left).toEqual([{ holder: 'a', says: 'a is wider than the wall, with its tools.' }])
+    const bare = arranged(wall({ holds: 'studs', studs: [] }), [piece('a', 400, 300)])
+    expect(bare.left[0]!.says).toContain('There is no stud')
+    const low = arranged(wall({ height: 200 }), [piece('a', 100, 300)])
+    expect(low.left[0]!.says).toContain('higher than the wall')
+  })
+
+  it('gets no worse the longer it looks', () => {
+    const all = Array.from({ length: 12 }, (_, i) =>
+      piece(`p${i}`, 200 + 60 * (i % 5), 150 + 40 * (i % 4), { use: i % 4 }),
+    )
+    expect(arranged(wall(), all, 300).cost).toBeLessThanOrEqual(arranged(wall(), all, 10).cost)
+  })
+})
