@@ -4,9 +4,9 @@ import { join } from 'node:path'
 import { design } from '#core/choose/design'
 import { filesOf } from '#core/exchange/file-names'
 import { fileChoice, makeFile, NoSuchFile } from '#core/exchange/files'
-import { readProject } from '#core/exchange/project/read'
 import { fileMeans, type Faces } from '../server/files/means'
-import { fail, input, named, option } from './input'
+import { fail, option } from './input'
+import { projectFile } from './project-file'
 
 async function faces(): Promise<Faces> {
   const read = (weight: number): Promise<Buffer> =>
@@ -27,18 +27,9 @@ export async function exportCommand(args: string[]): Promise<number> {
   const [file, ...more] = rest
   if (file === undefined) return fail('Which file? export FILE --holder ID, or - for standard input.')
   if (more.length > 0) return fail(`Not understood: ${more.join(' ')}`)
-  let content: string
-  try {
-    content = (await input(file)).toString('utf8')
-  } catch (error) {
-    return fail(`Can’t read ${file}: ${(error as Error).message}`)
-  }
-  const project = readProject(content)
-  if (!project.ok) {
-    const problems = project.problems.map((p) => `  ${p.path || 'the file'}: ${p.message}`)
-    return fail([`${named(file)} can’t be used:`, ...problems].join('\n'))
-  }
-  const { shop, tools, holders } = project.value
+  const project = await projectFile(file)
+  if (typeof project === 'number') return project
+  const { shop, tools, holders } = project
   const holder = asked.holder === undefined && holders.length === 1 ? holders[0] : holders.find((h) => h.id === asked.holder) // prettier-ignore
   if (!holder) return fail(`Which holder? --holder is one of ${holders.map((h) => h.id).join(', ') || 'none in this file'}.`) // prettier-ignore
   const worked = design({ shop, tools: new Map(tools.map((t) => [t.id, t])), holder })

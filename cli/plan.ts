@@ -1,8 +1,8 @@
 import { worstOf } from '#core/checks/verdict'
 import { design } from '#core/choose/design'
 import { planFile } from '#core/exchange/plan-file'
-import { readProject } from '#core/exchange/project/read'
-import { fail, input, named, option } from './input'
+import { fail, option } from './input'
+import { projectFile } from './project-file'
 
 /** `plan FILE [--holder ID]`: prints the plans as JSON. @returns the exit code */
 export async function planCommand(args: string[]): Promise<number> {
@@ -13,18 +13,9 @@ export async function planCommand(args: string[]): Promise<number> {
   if (file === undefined) return fail('Which file? plan FILE, or plan - for standard input.')
   if (more.length > 0) return fail(`Not understood: ${more.join(' ')}`)
 
-  let content: string
-  try {
-    content = (await input(file)).toString('utf8')
-  } catch (error) {
-    return fail(`Can’t read ${file}: ${(error as Error).message}`)
-  }
-  const project = readProject(content)
-  if (!project.ok) {
-    const problems = project.problems.map((p) => `  ${p.path || 'the file'}: ${p.message}`)
-    return fail([`${named(file)} can’t be used:`, ...problems].join('\n'))
-  }
-  const { shop, tools, holders } = project.value
+  const project = await projectFile(file)
+  if (typeof project === 'number') return project
+  const { shop, tools, holders } = project
   const asked = only === undefined ? holders : holders.filter((h) => h.id === only)
   if (asked.length === 0)
     return fail(only === undefined ? 'There is no holder in this file.' : `No holder has the id ${only}.`)

@@ -4,6 +4,7 @@ import { design } from '#core/choose/design'
 import { at, wallPiece } from '#core/wall/extent'
 import { inspectWall } from '#core/wall/inspect-wall'
 import { placedOn, studsHit } from '#core/wall/may-hang'
+import { heightsFor, rowAt, rowsOn } from '#core/wall/strips'
 import { newWall, type Hung, type Wall } from '#core/wall/wall'
 import { useArranging } from '~/composables/useArranging'
 import { useFormat } from '~/composables/useFormat'
@@ -51,7 +52,12 @@ function hang(holder: string) {
   const piece = pieces.value.find((p) => p.holder === holder)!
   const { userHeight, bestFrom } = records.shop!.settings
   const x = Math.round((wall.value!.width - piece.boards.x1) / 20) * 10
-  const z = Math.round((bestFrom * userHeight) / 10) * 10
+  const middle = Math.round((bestFrom * userHeight) / 10) * 10
+  const heights = heightsFor(rowsOn(wall.value!, records.shop!), piece, records.shop!)
+  const z = heights.reduce(
+    (best, h) => (Math.abs(h - middle) < Math.abs(best - middle) ? h : best),
+    heights[0] ?? middle,
+  )
   change('Hang a holder', { hung: [...wall.value!.hung, { holder, x, z, fixed: false }] }, true)
   chosen.value = holder
 }
@@ -83,7 +89,7 @@ const sheet = computed(() =>
     ? placedOn(shown.value, pieces.value)
         .map(({ hung, piece }) => {
           const box = at(piece.boards, hung.x, hung.z)
-          return { id: piece.holder, name: piece.name, left: box.x0, right: box.x1, top: box.z1, studs: studsHit(shown.value!, piece, hung.x) } // prettier-ignore
+          return { id: piece.holder, name: piece.name, left: box.x0, right: box.x1, top: box.z1, studs: studsHit(shown.value!, piece, hung.x), row: rowAt(rowsOn(shown.value!, records.shop!), piece, hung.z, records.shop!) } // prettier-ignore
         })
         .sort((a, b) => a.left - b.left)
     : [],
@@ -154,7 +160,7 @@ const print = () => window.print()
               <th class="num">Left end</th>
               <th class="num">Right end</th>
               <th class="num">Upper edge</th>
-              <th>In studs at</th>
+              <th>{{ wall.holds === 'strips' ? 'Strip, from below' : 'In studs at' }}</th>
             </tr>
           </thead>
           <tbody>
@@ -163,7 +169,7 @@ const print = () => window.print()
               <td class="num"><LengthText :text="length(s.left)" /></td>
               <td class="num"><LengthText :text="length(s.right)" /></td>
               <td class="num"><LengthText :text="length(s.top)" /></td>
-              <td>{{ s.studs.map((x) => length(x)).join(', ') || '–' }}</td>
+              <td>{{ wall.holds === 'strips' ? (s.row ?? '–') : s.studs.map((x) => length(x)).join(', ') || '–' }}</td>
             </tr>
           </tbody>
         </table>

@@ -2,6 +2,7 @@ import { xoroshiro128plus } from 'pure-rand/generator/xoroshiro128plus'
 import type { Shop } from '../shop/shop'
 import { at, meets, type WallBox, type WallPiece } from './extent'
 import { keepOuts, mayHang, placedOn, roomOf, studsHit } from './may-hang'
+import { heightsFor, rowAt, rowsOn } from './strips'
 import type { Hung, Wall } from './wall'
 
 /** Where everything should hang, and why. */
@@ -66,10 +67,18 @@ function spotsFor(wall: Wall, shop: Shop, piece: WallPiece, now: Hung | undefine
     const one = wall.holds === 'studs' && piece.screws.length > 0 && studsHit(wall, piece, x).length < 2 ? 500 : 0
     spots.push({ x, z, cost: costAt(wall, shop, piece, x, z) + one - less })
   }
+  const rows = rowsOn(wall, shop)
+  if (wall.holds === 'strips') {
+    for (const x of columns) for (const z of heightsFor(rows, piece, shop)) add(x, z)
+    if (now && rowAt(rows, piece, now.z, shop) !== null) add(now.x, now.z, MOVE)
+    return inOrder(spots)
+  }
   for (const x of columns) for (let z = -piece.all.z0; z + piece.all.z1 <= wall.height + 1e-6; z += GRID) add(x, z)
   if (now) add(now.x, now.z, MOVE)
-  return spots.sort((a, b) => a.cost - b.cost || a.x - b.x || a.z - b.z)
+  return inOrder(spots)
 }
+
+const inOrder = (spots: Spot[]): Spot[] => spots.sort((a, b) => a.cost - b.cost || a.x - b.x || a.z - b.z)
 
 /**
  * Looks for places for all holders: none covers anything or meets another, what is used often hangs near where the work is
@@ -164,6 +173,8 @@ function whyNot(wall: Wall, piece: WallPiece): string {
   const [w, h] = [piece.all.x1 - piece.all.x0, piece.all.z1 - piece.all.z0]
   if (w > wall.width) return `${piece.name} is wider than the wall, with its tools.`
   if (h > wall.height) return `${piece.name} is higher than the wall, with its tools.`
+  if (wall.holds === 'strips' && piece.hook === null)
+    return `${piece.name} is made to be screwed on, and this wall has strips.`
   if (wall.holds === 'studs' && wall.studs.length === 0)
     return `There is no stud to screw ${piece.name} to: put a panel up first.`
   return `${piece.name} finds no free place: too much hangs there already, or is kept free.`

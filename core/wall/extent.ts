@@ -22,6 +22,8 @@ export interface WallPiece {
   mass: number | null
   /** screws into the wall: from the left end of the boards, mm */
   screws: number[]
+  /** from the lower left corner up to the lower edge of its strip's wide face, mm; null where it has no strip */
+  hook: number | null
   /** room above that lifting off or out wants, mm */
   above: number
   /** how often it is used: the most used of its tools, 0 rarely to 3 daily */
@@ -48,6 +50,7 @@ export function wallPiece({ model, input }: Design): WallPiece | null {
     all: box(view.bounds),
     mass: weights(model, input.shop, input.tools).loaded?.mass ?? null,
     screws: model.fasteners.filter((f) => f.into === null).map((f) => f.at.x - minX),
+    hook: strip ? strip.placement.at.z - minY : null,
     above: Math.max(HAND, lift),
     use: Math.max(0, ...uses),
   }

@@ -4,6 +4,7 @@ import { formatLength } from '../units/format-length'
 import { formatMass, massUnitFor } from '../units/mass'
 import { at, meets, type WallPiece } from './extent'
 import { IN_STUD, keepOuts, placedOn, roomOf, studsHit, type Placed } from './may-hang'
+import { heightsFor, rowAt, rowsOn, type Row } from './strips'
 import type { Wall } from './wall'
 
 /** What is found at one holder on the wall. */
@@ -18,8 +19,10 @@ export interface WallVerdict {
 /** Looks over where everything hangs: what is covered, what meets, what hangs too high, what misses the studs. */
 export function inspectWall(wall: Wall, pieces: readonly WallPiece[], shop: Shop): WallVerdict[] {
   const placed = placedOn(wall, pieces)
+  const rows = rowsOn(wall, shop)
   return [
     ...placed.flatMap((p) => [
+      ...offStrips(wall, rows, p, shop),
       ...offTheWall(wall, p),
       ...covers(wall, p, shop),
       ...tooHigh(p, shop),
@@ -64,9 +67,22 @@ function tooHigh({ hung, piece }: Placed, shop: Shop): WallVerdict[] {
   return found
 }
 
+/** On a wall of strips a holder hangs by its own strip on one of the wall's. */
+function offStrips(wall: Wall, rows: readonly Row[], { hung, piece }: Placed, shop: Shop): WallVerdict[] {
+  if (wall.holds !== 'strips') return []
+  const about = { id: `strip:${piece.holder}`, level: 'stop' as const, holders: [piece.holder] }
+  if (piece.hook === null) return [{ ...about, says: `${piece.name} is made to be screwed on: choose ‘on a strip’ in its drawing.` }] // prettier-ignore
+  if (rowAt(rows, piece, hung.z, shop) !== null) return []
+  const near = heightsFor(rows, piece, shop).sort((a, b) => Math.abs(a - hung.z) - Math.abs(b - hung.z))[0]
+  if (near === undefined)
+    return [{ ...about, says: `There is no room for a strip on this wall to hang ${piece.name} on.` }]
+  const way = `${formatLength(Math.abs(near - hung.z), shop)} ${near > hung.z ? 'higher' : 'lower'}`
+  return [{ ...about, says: `${piece.name} hangs on no strip: ${way} it does.` }]
+}
+
 /** On studs alone a holder wants its screws in them; told with the shift that would do. */
 function misses(wall: Wall, { hung, piece }: Placed, shop: Shop): WallVerdict[] {
-  if (wall.holds === 'panel' || piece.screws.length === 0) return []
+  if (wall.holds !== 'studs' || piece.screws.length === 0) return []
   const hit = studsHit(wall, piece, hung.x)
   if (hit.length >= 2) return []
   const shifts = piece.screws.flatMap((s) => wall.studs.map((stud) => stud - s - hung.x))

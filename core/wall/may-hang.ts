@@ -28,6 +28,7 @@ export function mayHang(
   if (outs.some(({ box }) => meets(own, box))) return false
   const room = at(roomOf(piece), x, z)
   if (others.some((o) => meets(room, o))) return false
+  if (wall.holds === 'strips') return piece.hook !== null
   return wall.holds === 'panel' || studsHit(wall, piece, x).length > 0 || piece.screws.length === 0
 }
 

@@ -1,3 +1,11 @@
+import type { Strips } from './strips'
+
+export const HOLDS = ['panel', 'studs', 'strips'] as const
+export type Holds = (typeof HOLDS)[number]
+
+/** Where strips usually begin and how far apart they are, mm. */
+export const usualStrips = (): Strips => ({ first: 700, gap: 150, top: 60 })
+
 /** What stands on a wall and is not covered. */
 export const THING_KINDS = ['outlet', 'switch', 'window', 'door', 'bench', 'other'] as const
 export type ThingKind = (typeof THING_KINDS)[number]
@@ -28,8 +36,10 @@ export interface Wall {
   name: string
   width: number
   height: number
-  /** what holders are fixed to: a panel anywhere, or studs only */
-  holds: 'panel' | 'studs'
+  /** what holders are fixed to: a panel anywhere, studs only, or bevelled strips */
+  holds: Holds
+  /** how the strips go up, where there are any */
+  strips: Strips
   /** centres of the studs */
   studs: number[]
   things: Thing[]
@@ -54,6 +64,7 @@ export const newWall = (id: string, unit: 'mm' | 'in'): Wall => {
     width,
     height,
     holds: 'panel',
+    strips: usualStrips(),
     studs: evenStuds(width, spacing, spacing),
     things: [],
     hung: [],

@@ -1,7 +1,7 @@
 import type { ClassConstructor } from 'class-transformer'
 import { HolderDto } from '#core/exchange/project/holder.dto'
 import { ShopDto, filledShop } from '#core/exchange/project/shop.dto'
-import { WallDto } from '#core/exchange/project/wall.dto'
+import { filledWall, WallDto } from '#core/exchange/project/wall.dto'
 import { WorkDto } from '#core/exchange/project/work.dto'
 import { ToolDto } from '#core/exchange/project/tool.dto'
 
@@ -30,5 +30,5 @@ export const READERS: Record<
   tools: { type: ToolDto, fill: (data) => data, one: 'This tool' },
   holders: { type: HolderDto, fill: (data) => data, one: 'This holder' },
   works: { type: WorkDto, fill: (data) => data, one: 'This work' },
-  walls: { type: WallDto, fill: (data) => data, one: 'This wall' },
+  walls: { type: WallDto, fill: filledWall, one: 'This wall' },
 }

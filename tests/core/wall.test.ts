@@ -6,6 +6,7 @@ import { arranging, type Arrangement } from '#core/wall/arrange'
 import { at, meets, wallPiece, type WallPiece } from '#core/wall/extent'
 import { inspectWall } from '#core/wall/inspect-wall'
 import { keepOuts, mayHang, placedOn, roomOf } from '#core/wall/may-hang'
+import { heightsFor, rowsOf, rowsOn, stripWidth } from '#core/wall/strips'
 import { evenStuds, newWall, type Wall } from '#core/wall/wall'
 import { railOf, threeMallets } from './samples'
 
@@ -18,6 +19,7 @@ const piece = (holder: string, width: number, height: number, more: Partial<Wall
   all: box(width, height),
   mass: 2,
   screws: [30, width - 30],
+  hook: null,
   above: 60,
   use: 2,
   ...more,
@@ -171,5 +173,44 @@ describe('arranging', () => {
       piece(`p${i}`, 200 + 60 * (i % 5), 150 + 40 * (i % 4), { use: i % 4 }),
     )
     expect(arranged(wall(), all, 300).cost).toBeLessThanOrEqual(arranged(wall(), all, 10).cost)
+  })
+})
+
+describe('a wall of bevelled strips', () => {
+  const strips = { first: 700, gap: 150, top: 60 }
+  it('has as many rows as there is room for, the rest at the top', () => {
+    // floor((2300 − 700 − 60 + 150) / (77.3 + 150)) = 7
+    const rows = rowsOf(2300, 77.3, strips)
+    expect(rows).toHaveLength(7)
+    expect(rows[1]!.low - rows[0]!.high).toBeCloseTo(150, 9)
+    expect(rows.at(-1)!.high).toBeLessThanOrEqual(2300 - 60)
+    expect(rowsOf(600, 77.3, strips)).toEqual([])
+  })
+  it('has strips as wide as the worked example', () =>
+    expect(stripWidth({ settings: shop.settings, saws: [{ ...shop.saws[0]!, kind: 'table saw', tilt: 45, kerf: 2.4 }] })).toBeCloseTo(77.3, 1)) // prettier-ignore
+  it('carries a holder by its own strip, and says how far it is from one', () => {
+    const w = wall({ holds: 'strips', strips, hung: [hung('a', 100, 1000)] })
+    const a = piece('a', 400, 300, { hook: 220, screws: [] })
+    const rows = rowsOn(w, shop)
+    const z = heightsFor(rows, a, shop)
+    // the bevels lie in each other: 18 mm of fall over 18 mm at 45 degrees
+    expect(z[0]! + 220 + 18).toBeCloseTo(rows[0]!.high, 9)
+    expect(inspectWall(w, [a], shop)[0]!.says).toMatch(/a hangs on no strip: .* mm (higher|lower) it does/)
+    expect(ids({ ...w, hung: [hung('a', 100, z[1]!)] }, [a])).toEqual([])
+    expect(inspectWall(w, [piece('a', 400, 300)], shop)[0]!.says).toContain('made to be screwed on')
+  })
+  it('is arranged on its strips only', () => {
+    const w = wall({ holds: 'strips', strips })
+    const all = ['a', 'b', 'c'].map((id) => piece(id, 400, 300, { hook: 220, screws: [] }))
+    const found = arranged(w, [...all, piece('screwed', 200, 200)])
+    expect(found.hung).toHaveLength(3)
+    expect(found.left[0]!.says).toContain('this wall has strips')
+    expect(inspectWall({ ...w, hung: found.hung }, all, shop)).toEqual([])
+  })
+  it('knows where a holder’s own strip is', () => {
+    const d = design(railOf(threeMallets(), { hung: 'strip', backHeight: 200 }))
+    const p = wallPiece(d)!
+    const strip = d.model!.boards.find((b) => b.bevel)!
+    expect(p.hook).toBeCloseTo(p.boards.z1 - strip.width, 6)
   })
 })

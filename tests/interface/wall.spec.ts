@@ -49,3 +49,20 @@ test('holders are arranged, with reasons, taken or left', async ({ page, service
   await page.keyboard.press('Control+z')
   await expect(page.getByTestId('locating')).toHaveCount(0)
 })
+
+test('on a wall of strips a holder hangs by its own strip only', async ({ page, service }) => {
+  const { id, send } = await shopFor(page, service, { tools: [mallet('a', 28, 70)] })
+  const seats = [{ id: 's', tool: `${id}-a`, turn: 0 }]
+  const holder = (name: string, choices: object) => send('POST', '/api/holders', { id: `${id}-${name}`, shop: id, name, form: 'finger-rail', seats, choices }) // prettier-ignore
+  await holder('screwed', {})
+  await holder('hooked', { hung: 'strip', backHeight: 200 })
+  await send('POST', '/api/walls', { id: `${id}-w`, shop: id, name: 'Wall', width: 2400, height: 2300 })
+  await page.goto('/wall')
+  await page.getByLabel('bevelled strips').check()
+  await expect(page.getByTestId('strips')).toContainText(/\d strips of 2400 mm, 7\d(\.5)? mm wide/)
+  await page.getByRole('button', { name: 'hooked' }).click()
+  await expect(page.getByTestId('locating').getByRole('row', { name: /^hooked/ })).toContainText(/[1-9]$/)
+  await expect(page.getByTestId('wall-verdicts')).toHaveCount(0)
+  await page.getByRole('button', { name: 'screwed' }).click()
+  await expect(page.getByTestId('wall-verdicts')).toContainText('screwed is made to be screwed on')
+})

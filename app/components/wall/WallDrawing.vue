@@ -5,6 +5,7 @@ import { holderViews } from '#core/drawing/views'
 import { svgPath } from '#core/geometry/svg-path'
 import { at, type WallPiece } from '#core/wall/extent'
 import type { WallVerdict } from '#core/wall/inspect-wall'
+import { heightsFor, rowsOn } from '#core/wall/strips'
 import type { Hung, Wall } from '#core/wall/wall'
 import { inkOf } from '~/composables/viewInk'
 import { useFormat } from '~/composables/useFormat'
@@ -38,6 +39,8 @@ const bands = computed(() => {
     { name: 'reach ends', from: reachTo * h, to: reachTo * h, look: 'end' },
   ]
 })
+/** Bevelled strips on the wall. */
+const rows = computed(() => rowsOn(props.wall, records.shop!))
 const pieceOf = (holder: string) => props.pieces.find((p) => p.holder === holder)
 const levelOf = (holder: string) =>
   props.verdicts.some((v) => v.level === 'stop' && v.holders.includes(holder))
@@ -78,7 +81,7 @@ function down(hung: Hung, event: PointerEvent) {
 function drag(event: PointerEvent) {
   if (!held.value) return
   const p = placeOf(event)
-  const [x, z] = [snapped(p.x - held.value.dx), snapped(p.z - held.value.dz)]
+  const [x, z] = [snapped(p.x - held.value.dx), onStrip(held.value.holder, snapped(p.z - held.value.dz))]
   if (x === held.value.x && z === held.value.z) return
   held.value = { ...held.value, x, z }
   emit('move', held.value.holder, x, z, false)
@@ -93,6 +96,12 @@ function up() {
   dropped = held.value !== null
   if (held.value) emit('move', held.value.holder, held.value.x, held.value.z, true)
   held.value = null
+}
+/** The nearest height at which a holder hangs on a strip, where the wall has any and it hangs by one. */
+function onStrip(holder: string, z: number): number {
+  const piece = pieceOf(holder)
+  const heights = piece ? heightsFor(rows.value, piece, records.shop!) : []
+  return heights.reduce((best, h) => (Math.abs(h - z) < Math.abs(best - z) ? h : best), heights[0] ?? z)
 }
 /** Places are set out in whole steps, mm. */
 const STEP = 10
@@ -139,6 +148,15 @@ const ghosts = computed(() =>
       <line v-else class="band-line" x1="0" :x2="wall.width" :y1="-b.to" :y2="-b.to" />
       <text class="band-name" x="-14" :y="-(b.from + b.to) / 2 + 18" text-anchor="end">{{ b.name }}</text>
     </template>
+    <rect
+      v-for="r in rows"
+      :key="`r${r.low}`"
+      class="strip"
+      x="0"
+      :y="-r.high"
+      :width="wall.width"
+      :height="r.high - r.low"
+    />
     <line v-for="s in wall.studs" :key="s" class="stud" :x1="s" :x2="s" :y1="-wall.height" y2="0" />
     <g v-for="t in wall.things" :key="t.id" class="thing">
       <rect :x="t.x" :y="-t.z - t.height" :width="t.width" :height="t.height" />
@@ -217,6 +235,12 @@ svg {
 .size {
   font-size: 58px;
   fill: var(--pencil);
+}
+.strip {
+  fill: var(--wood);
+  stroke: var(--wood-line);
+  opacity: 0.55;
+  pointer-events: none;
 }
 .stud {
   stroke: var(--pencil);

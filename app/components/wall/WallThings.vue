@@ -1,6 +1,7 @@
 <script setup lang="ts">
 import { mdiDelete, mdiPlus } from '@mdi/js'
-import { evenStuds, THING_KINDS, type Thing, type ThingKind, type Wall } from '#core/wall/wall'
+import { evenStuds, HOLDS, THING_KINDS, type Holds, type Thing, type ThingKind, type Wall } from '#core/wall/wall'
+import { rowsOn } from '#core/wall/strips'
 import { useFormat } from '~/composables/useFormat'
 import { useRecords } from '~/stores/records'
 
@@ -10,6 +11,9 @@ const emit = defineEmits<{ change: [label: string, more: Partial<Wall>] }>()
 const records = useRecords()
 const { length } = useFormat()
 
+const SAYS: Record<Holds, string> = { panel: 'a panel, anywhere', studs: 'studs only', strips: 'bevelled strips' }
+/** Strips as they go up this wall. */
+const rows = computed(() => rowsOn(props.wall, records.shop!))
 /** Sizes that things commonly have, mm: width, height, height of the lower edge over the floor. */
 const USUAL: Record<ThingKind, [number, number, number]> = {
   outlet: [80, 80, 300],
@@ -58,17 +62,46 @@ const unit = computed(() => records.shop!.unit)
       /></label>
     </div>
     <fieldset>
-      <legend class="quiet small">Holders are screwed to</legend>
-      <label v-for="h in ['panel', 'studs'] as const" :key="h">
+      <legend class="quiet small">Holders are fixed to</legend>
+      <label v-for="h in HOLDS" :key="h">
         <input
           type="radio"
           name="holds"
           :checked="wall.holds === h"
           @change="emit('change', 'What it holds by', { holds: h })"
         />
-        {{ h === 'panel' ? 'a panel, anywhere' : 'studs only' }}
+        {{ SAYS[h] }}
       </label>
     </fieldset>
+    <template v-if="wall.holds === 'strips'">
+      <div class="row">
+        <label
+          >lowest over the floor
+          <LengthField
+            :model-value="wall.strips.first"
+            label="Lowest strip over the floor"
+            nought-allowed
+            @update:model-value="
+              $event !== null && emit('change', 'Strips', { strips: { ...wall.strips, first: $event } })
+            "
+        /></label>
+        <label
+          >gap, the spacer block
+          <LengthField
+            :model-value="wall.strips.gap"
+            label="Gap between strips"
+            @update:model-value="$event && emit('change', 'Strips', { strips: { ...wall.strips, gap: $event } })"
+        /></label>
+      </div>
+      <p class="quiet small" data-test="strips">
+        {{ rows.length }} strips of {{ length(wall.width)
+        }}{{
+          rows[0]
+            ? `, ${length(rows[0].high - rows[0].low)} wide; their lower edges at ${rows.map((r) => length(r.low)).join(', ')}`
+            : ''
+        }}. Bevel up, sharp edge away from the wall; screws at every stud in the body, never in the bevel.
+      </p>
+    </template>
     <div class="row">
       <label
         >First stud

@@ -1,7 +1,8 @@
 import { blankSteps, cuttingSteps } from './cutting-steps'
 import { hangingSteps } from './hanging-steps'
 import { joiningSteps } from './joining-steps'
-import { boreSteps, easeStep, markSteps, shapeSteps } from './opening-steps'
+import { markSteps } from './mark-steps'
+import { boreSteps, easeStep, shapeSteps } from './opening-steps'
 import { inOrder, type Order } from './order'
 import type { Bench } from './step'
 

@@ -1,4 +1,4 @@
-import { THING_KINDS } from '../../wall/wall'
+import { HOLDS, THING_KINDS } from '../../wall/wall'
 import { LONGEST_WALL, MOST_ON_WALL } from './wall.dto'
 import { LONGEST_STEP, MOST_TICKS } from './work.dto'
 import { allKinds } from '../../footprint/kinds'
@@ -221,7 +221,8 @@ const wall: Schema = record(
     name,
     width: described(between(50, LONGEST_WALL), 'mm'),
     height: described(between(50, LONGEST_WALL), 'mm'),
-    holds: choice(['panel', 'studs']),
+    holds: choice(HOLDS),
+    strips: record({ first: between(0, LONGEST_WALL), gap: between(1, LONGEST_WALL), top: between(0, LONGEST_WALL) }),
     studs: described(list(between(0, LONGEST_WALL), MOST_ON_WALL), 'centres from the left corner, mm'),
     things: list(
       record(

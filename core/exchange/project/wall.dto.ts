@@ -1,8 +1,9 @@
 import 'reflect-metadata'
 import { Type } from 'class-transformer'
 import { ArrayMaxSize, IsArray, ValidateNested } from 'class-validator'
-import { THING_KINDS, type Hung, type Thing, type ThingKind, type Wall } from '../../wall/wall'
-import { Checked, idError, LONGEST_NAME, nameError, oneOf } from './checked'
+import { HOLDS, usualStrips, THING_KINDS, type Hung, type Thing, type ThingKind, type Wall } from '../../wall/wall'
+import type { Strips } from '../../wall/strips'
+import { Checked, idError, isRecord, LONGEST_NAME, nameError, oneOf } from './checked'
 
 /** The longest wall, and the most that is on it. */
 export const LONGEST_WALL = 50_000
@@ -34,13 +35,24 @@ export class HungDto implements Hung {
   @Checked((v) => (typeof v === 'boolean' ? null : 'fixed is true or false.')) fixed = false
 }
 
+/** How strips go up a wall, as it comes in. */
+export class StripsDto implements Strips {
+  @Checked(within(0, 'the lowest strip')) first = usualStrips().first
+  @Checked(within(1, 'the gap between strips')) gap = usualStrips().gap
+  @Checked(within(0, 'the room at the top')) top = usualStrips().top
+}
+
 /** A wall as it comes in. */
 export class WallDto implements Wall {
   @Checked(idError) id!: string
   @Checked(nameError) name!: string
   @Checked(within(50, 'the width')) width!: number
   @Checked(within(50, 'the height')) height!: number
-  @Checked((v) => oneOf(v, ['panel', 'studs'], 'what it holds by')) holds: Wall['holds'] = 'panel'
+  @Checked((v) => oneOf(v, HOLDS, 'what it holds by')) holds: Wall['holds'] = 'panel'
+
+  @ValidateNested({ message: 'strips are {first, gap, top}.' })
+  @Type(() => StripsDto)
+  strips: StripsDto = new StripsDto()
 
   @ArrayMaxSize(MOST_ON_WALL, { message: `at most ${MOST_ON_WALL} studs.` })
   @Checked((v) => (Array.isArray(v) && v.every((s) => within(0, 's')(s) === null) ? null : 'studs are a list of centres, mm from the left corner.')) // prettier-ignore
@@ -62,3 +74,7 @@ export class WallDto implements Wall {
   @Type(() => HungDto)
   hung: HungDto[] = []
 }
+
+/** A wall with what has come to walls since it was saved. */
+export const filledWall = (data: unknown): unknown =>
+  isRecord(data) && data.strips === undefined ? { ...data, strips: usualStrips() } : data

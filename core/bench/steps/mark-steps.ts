@@ -1,0 +1,95 @@
+import { contactOf, onBoard, axesOf } from '../../model/contact'
+import { openingRows, type Board } from '../../model/model'
+import { blankFeatures, markOf } from './features'
+import { step, wantsDry, type Bench, type Step } from './step'
+import { MINUTES } from './times'
+import { lower, running } from './words'
+
+const FACE: Record<Board['placement']['lies'], string> = {
+  flat: 'the upper face',
+  upright: 'the face that goes to the wall',
+  end: 'the face towards the datum end',
+}
+
+const EDGE: Record<Board['placement']['lies'], string> = {
+  flat: 'back edge',
+  upright: 'lower edge',
+  end: 'lower edge',
+}
+
+/** Marking: a step for each board that is drilled, sawn, or screwed through. */
+export function markSteps({ model, shop }: Bench): Step[] {
+  return model.boards.flatMap((board): Step[] => {
+    const screws = screwLines(model, board, shop)
+    const places = placeLines(model, board, shop)
+    if (board.openings.length === 0 && screws.length + places.length === 0) return []
+    const slanted = board.openings.some((o) => o.slant !== 0)
+    const face = slanted ? 'the face that looks out' : FACE[board.placement.lies]
+    const rows = openingRows(board)
+    return [
+      step({
+        id: `mark:${board.id}`,
+        kind: 'mark',
+        title: `Mark out the ${board.name.toLowerCase()}`,
+        parts: [board.id],
+        settings: [
+          { label: 'Mark on', value: face },
+          ...(rows.length > 0 ? [{ label: rows.length > 1 ? 'Lines of centres' : 'Line of centres', value: `${running(rows.map((r) => r[0]!.centre.y), shop)} from the ${EDGE[board.placement.lies]}` }] : []), // prettier-ignore
+        ],
+        says: [
+          `Write ‘${board.name}’ on ${face}, with an arrow to its ${board.placement.lies === 'flat' ? 'front edge' : 'upper edge'} and a cross at the datum end.`,
+          ...(board.openings.length > 0 ? ['Hook the rule on the datum end and don’t move it: every mark of the stick in one go; cross the waste side of each saw line.'] : []), // prettier-ignore
+          ...places,
+          ...screws,
+        ],
+        makes: [markOf(board.id)],
+        wants: wantsDry(...blankFeatures(board)),
+        minutes: MINUTES.markBoard + MINUTES.mark * (board.openings.length * 3 + screws.length * 2),
+        show: { look: 'board', boards: [board.id] },
+      }),
+    ]
+  })
+}
+
+/** Where screws go through a board, by what they go into: running figures, and how far from the edge. */
+function screwLines(model: Bench['model'], board: Board, shop: Bench['shop']): string[] {
+  const through = model.fasteners.filter((f) => f.through === board.id)
+  const groups = new Map<string, { to: string; what: string; xs: number[]; y: number }>()
+  for (const f of through) {
+    const { x, y } = onBoard(board, f.at)
+    const axis = axesOf(board)
+    // through an edge there is nothing to mark on the face
+    if (f.toward[axis.thickness] === 0) continue
+    const to = f.into === null ? 'the wall' : `the ${lower(model.boards.find((b) => b.id === f.into)!.name)}`
+    const key = `${f.into} ${y.toFixed(2)}`
+    const group = groups.get(key) ?? { to, what: f.kind === 'brad' ? 'Brads' : 'Screws', xs: [], y }
+    group.xs.push(x)
+    groups.set(key, group)
+  }
+  const edge = EDGE[board.placement.lies]
+  return [...groups.values()].map(({ to, what, xs, y }) => `${what} into ${to}: ${running(xs.sort((a, b) => a - b), shop)} from the datum end, ${running([y], shop)} from the ${edge}.`) // prettier-ignore
+}
+
+/** Where other boards stand on this one, so that glue goes there and nowhere else. */
+function placeLines(model: Bench['model'], board: Board, shop: Bench['shop']): string[] {
+  return model.joints.flatMap(({ parts }): string[] => {
+    const other = model.boards.find((b) => b.id === parts[1])
+    if (parts[0] !== board.id || !other) return []
+    const contact = contactOf(board, other)
+    if (!contact || contact.axis !== axesOf(board).thickness) return []
+    const corner = (end: 'from' | 'to') => {
+      const p = { x: 0, y: 0, z: 0 }
+      p[contact.axis] = contact.at
+      p[contact.along.axis] = contact.along[end]
+      p[contact.across.axis] = contact.across[end]
+      return onBoard(board, p)
+    }
+    const [a, b] = [corner('from'), corner('to')]
+    const span = (p: number, q: number): string => running([Math.min(p, q), Math.max(p, q)], shop)
+    const whole = Math.min(a.x, b.x) < 0.01 && Math.max(a.x, b.x) > board.length - 0.01
+    const alongText = whole ? '' : ` and ${span(a.x, b.x)} from the datum end`
+    return [
+      `The ${lower(other.name)} stands between ${span(a.y, b.y)} from the ${EDGE[board.placement.lies]}${alongText}.`,
+    ]
+  })
+}
