@@ -23,7 +23,12 @@ function solidKernel(): Promise<Kernel> {
 
 /** A PDF that is collected in memory. @param compress false for one whose pages can be read as text */
 export function pdfDocument(faces: Faces, compress = true): ReturnType<FileMeans['pdf']> {
-  const doc = new PDFDocument({ autoFirstPage: false, compress, font: faces.plain as unknown as string })
+  const doc = new PDFDocument({
+    autoFirstPage: false,
+    compress,
+    font: faces.plain as unknown as string,
+    info: { Producer: 'Fingerling', Creator: 'Fingerling' },
+  })
   doc.registerFont(FACES.plain, faces.plain).registerFont(FACES.bold, faces.bold)
   const chunks: Buffer[] = []
   const end = new Promise<Uint8Array>((resolve, reject) => {

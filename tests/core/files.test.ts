@@ -252,6 +252,7 @@ describe('what a holder is taken along as', { timeout: 60000 }, () => {
     expect(Object.keys(files).sort()).toEqual(['3D/3dmodel.model', '[Content_Types].xml', '_rels/.rels'])
     const model = strFromU8(files['3D/3dmodel.model']!)
     expect(model).toContain('unit="millimeter"')
+    expect(model).not.toMatch(/xmlns:|metadata name="\w+:/)
     expect(model.match(/<object id="\d+" type="model" name="([^"]+)"/g)).toHaveLength(2)
     expect(model).toContain('name="Rail"')
     expect(model.match(/<item /g)).toHaveLength(2)

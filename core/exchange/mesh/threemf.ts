@@ -20,9 +20,11 @@ export function threemfFile(title: string, parts: readonly SolePart[]): Uint8Arr
   const links = new FileForRelThumbnail()
   links.add3dModel('3D/3dmodel.model')
   const model = to3dmodelSimple(meshes, { unit: 'millimeter', title: xmlText(title), application: 'Fingerling' }, 9)
+  // only what the core specification has: no names of other programs
+  const plain = model.replace(/ xmlns:\w+="[^"]*"/g, '').replace(/\s*<metadata name="\w+:[^"]*">[^<]*<\/metadata>/g, '')
   return zipSync({
     [fileForContentTypes.name]: strToU8(fileForContentTypes.content),
     [links.name]: strToU8(links.content),
-    '3D/3dmodel.model': strToU8(model),
+    '3D/3dmodel.model': strToU8(plain),
   })
 }
