@@ -35,6 +35,7 @@ function drawOutline(dxf: DxfWriter, outline: Outline): void {
 export function boardDxf(model: HolderModel, board: Board, format: LengthFormat): string {
   const dxf = new DxfWriter()
   dxf.setUnits(Units.Millimeters)
+  dxf.setVariable('$LASTSAVEDBY', { 1: 'Fingerling' })
   for (const [name, colour] of Object.entries(LAYERS)) dxf.addLayer(name, colour, 'CONTINUOUS')
   const on = (layer: Layer): void => dxf.setCurrentLayerName(layer)
   const cross = (x: number, y: number): void => {
