@@ -67,7 +67,7 @@ function nearEdges(subject: Subject): Verdict[] {
       check: 'screws',
       title: 'Screws near an edge',
       level: 'watch',
-      says: `${f.name} stands ${formatLength(edge, input.shop, 'down')} from the side of the ${into.name.toLowerCase()}; ${times} times its diameter would be ${formatLength(times * f.diameter, input.shop, 'up')}. A thinner one splits less.`, // prettier-ignore
+      says: `${f.name} stands ${formatLength(edge, input.shop, 'down')} from the edge of the ${into.name.toLowerCase()}; ${times} times its diameter would be ${formatLength(times * f.diameter, input.shop, 'up')}. A thinner one splits less.`, // prettier-ignore
       seats: [],
       board: into.id,
       candidates: [],
