@@ -77,7 +77,7 @@ export default defineNuxtConfig({
       {
         baseName: 'faces',
         dir: fileURLToPath(new URL('./node_modules/@fontsource/source-sans-3/files', import.meta.url)),
-        pattern: 'source-sans-3-latin-{400,700}-normal.woff',
+        pattern: 'source-sans-3-*-{400,700}-normal.woff',
       },
     ],
     typescript: { tsConfig: typed },

@@ -4,15 +4,13 @@ import { join } from 'node:path'
 import { design } from '#core/choose/design'
 import { filesOf } from '#core/exchange/file-names'
 import { fileChoice, makeFile, NoSuchFile } from '#core/exchange/files'
-import { fileMeans, type Faces } from '../server/files/means'
+import { fileMeans, readFaces, type Faces } from '../server/files/means'
 import { fail, option } from './input'
 import { projectFile } from './project-file'
 
-async function faces(): Promise<Faces> {
-  const read = (weight: number): Promise<Buffer> =>
-    readFile(createRequire(import.meta.url).resolve(`@fontsource/source-sans-3/files/source-sans-3-latin-${weight}-normal.woff`)) // prettier-ignore
-  return { plain: await read(400), bold: await read(700) }
-}
+/** The faces from the font's own package. */
+const faces = (): Promise<Faces> =>
+  readFaces((file) => readFile(createRequire(import.meta.url).resolve(`@fontsource/source-sans-3/files/${file}`)))
 
 /**
  * `export FILE --holder ID [--as NAME] [--paper P] [--measured MM] [--to FOLDER]`: writes one file of a holder, or all.

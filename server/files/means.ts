@@ -1,13 +1,18 @@
 import Module from 'manifold-3d'
 import PDFDocument from 'pdfkit'
 import type { FileMeans } from '#core/exchange/files'
-import { FACES } from '#core/exchange/pdf/render'
+import { faceName, SUBSETS } from '#core/exchange/pdf/faces'
 import type { Kernel } from '#core/solid/kernel'
 
-/** The faces that are put into PDFs, as WOFF. */
-export interface Faces {
-  plain: Buffer
-  bold: Buffer
+/** The parts of the face that are put into PDFs, as WOFF, by their names. */
+export type Faces = Readonly<Record<string, Buffer>>
+
+/** Reads every part of the face. @param read gives a file of the font's package */
+export async function readFaces(read: (file: string) => Promise<Buffer>): Promise<Faces> {
+  const parts = SUBSETS.flatMap((subset) => [false, true].map((bold) => ({ subset, bold })))
+  const files = parts.map(({ subset, bold }) => read(`source-sans-3-${subset}-${bold ? 700 : 400}-normal.woff`))
+  const found = await Promise.all(files)
+  return Object.fromEntries(parts.map(({ subset, bold }, i) => [faceName(subset, bold), found[i]!]))
 }
 
 let kernel: Promise<Kernel> | undefined
@@ -26,10 +31,10 @@ export function pdfDocument(faces: Faces, compress = true): ReturnType<FileMeans
   const doc = new PDFDocument({
     autoFirstPage: false,
     compress,
-    font: faces.plain as unknown as string,
+    font: faces[faceName('latin', false)] as unknown as string,
     info: { Producer: 'Fingerling', Creator: 'Fingerling' },
   })
-  doc.registerFont(FACES.plain, faces.plain).registerFont(FACES.bold, faces.bold)
+  for (const [name, face] of Object.entries(faces)) doc.registerFont(name, face)
   const chunks: Buffer[] = []
   const end = new Promise<Uint8Array>((resolve, reject) => {
     doc.on('data', (chunk: Buffer) => chunks.push(chunk))

@@ -1,5 +1,6 @@
 import { execFileSync } from 'node:child_process'
 import { mkdtempSync, readFileSync, rmSync, writeFileSync } from 'node:fs'
+import { readFile } from 'node:fs/promises'
 import { createRequire } from 'node:module'
 import { tmpdir } from 'node:os'
 import { join } from 'node:path'
@@ -18,12 +19,12 @@ import { renderPages } from '#core/exchange/pdf/render'
 import { templatePages, testPiecePage, tilesOf } from '#core/exchange/pdf/templates'
 import type { Page } from '#core/exchange/pdf/page'
 import { boardLump, rodLump } from '#core/solid/mass'
-import { fileMeans, pdfDocument, type Faces } from '../../server/files/means'
+import { fileMeans, pdfDocument, readFaces } from '../../server/files/means'
 import { board, mallet, railOf, shopWith, threeMallets } from './samples'
 
-const face = (weight: number) =>
-  readFileSync(createRequire(import.meta.url).resolve(`@fontsource/source-sans-3/files/source-sans-3-latin-${weight}-normal.woff`)) // prettier-ignore
-const faces: Faces = { plain: face(400), bold: face(700) }
+const faces = await readFaces((file) =>
+  readFile(createRequire(import.meta.url).resolve(`@fontsource/source-sans-3/files/${file}`)),
+)
 const means = fileMeans(faces)
 const A4 = { paper: 'A4', measured: 100 } as const
 const folder = mkdtempSync(join(tmpdir(), 'fingerling-files-'))
@@ -283,6 +284,21 @@ describe('what a holder is taken along as', { timeout: 60000 }, () => {
       expect(text).toContain(word)
     const { steps } = benchSteps({ model: d.model!, shop: d.input.shop, cuts: quickCuts(d.input.shop, [{ id: 'h1', model: d.model! }]) }, 'h1') // prettier-ignore
     for (const [i, s] of steps.entries()) expect(text).toContain(`${i + 1}. ${s.title}`)
+  })
+
+  it('writes names in other letters, and a question mark for what no face has', async () => {
+    const tools = [mallet('t', 28, 70, { name: 'Чекан Žluťoučký σφυρί Bún ⚒' })]
+    const odd = design(railOf(tools))
+    for (const name of ['test-piece.pdf', 'dossier.pdf']) {
+      const path = join(folder, name)
+      writeFileSync(
+        path,
+        (await makeFile(name, { ...odd, model: { ...odd.model!, name: 'Молот' } }, A4, means)).content,
+      )
+      const text = execFileSync('pdftotext', ['-layout', path, '-'], { encoding: 'utf8' })
+      expect(text.normalize('NFC').replace(/\s+/g, ' ')).toContain('Молот')
+      if (name === 'test-piece.pdf') expect(text.normalize('NFC')).toMatch(/Чекан\s*Žluťoučký\s*σφυρί\s*Bún\s*\?/)
+    }
   })
 
   it('keeps the sums: hardware in the list and in the model agree, pieces in cutting and parts too', async () => {

@@ -13,7 +13,8 @@ import type { HolderModel } from '../../model/model'
 import { bitName } from '../../shop/bit-name'
 import { formatLength } from '../../units/format-length'
 import { PAPERS, type Ink, type Paper, type Pen } from './page'
-import { draw, FACES, POINT, type PdfDocument } from './render'
+import { heightOf, writeColumn } from './faces'
+import { draw, POINT, type PdfDocument } from './render'
 
 /** What a dossier is made from. */
 export interface DossierInput {
@@ -64,31 +65,30 @@ class Flow {
   }
   heading(text: string): void {
     this.room(70)
-    this.doc.moveDown(0.6).font(FACES.bold).fontSize(13).fillColor('black').text(text, this.left, this.doc.y, { width: this.width }) // prettier-ignore
+    this.doc.moveDown(0.6).fontSize(13).fillColor('black')
+    writeColumn(this.doc, text, true, this.left, this.doc.y, this.width)
     this.doc.moveDown(0.2)
   }
   text(text: string, { size = BODY, bold = false, indent = 0 } = {}): void {
-    this.doc
-      .font(bold ? FACES.bold : FACES.plain)
-      .fontSize(size)
-      .fillColor('black')
+    this.doc.fontSize(size).fillColor('black')
     const width = this.width - indent
-    this.room(this.doc.heightOfString(text, { width }))
-    this.doc.text(text, this.left + indent, this.doc.y, { width })
+    this.room(heightOf(this.doc, text, bold, width))
+    writeColumn(this.doc, text, bold, this.left + indent, this.doc.y, width)
   }
   /** A table; the first row is its head. Widths are shares of the page's. */
   table(rows: readonly (readonly string[])[], shares: readonly number[]): void {
     const { doc } = this
     const whole = shares.reduce((sum, s) => sum + s, 0)
     rows.forEach((row, i) => {
-      doc.font(i === 0 ? FACES.bold : FACES.plain).fontSize(i === 0 ? SMALL : BODY)
+      const bold = i === 0
+      doc.fontSize(bold ? SMALL : BODY)
       const widths = shares.map((s) => (this.width * s) / whole)
-      const high = Math.max(...row.map((cell, c) => doc.heightOfString(cell || ' ', { width: widths[c]! - 6 })))
+      const high = Math.max(...row.map((cell, c) => heightOf(doc, cell, bold, widths[c]! - 6)))
       this.room(high + 4)
       const y = doc.y
       let x = this.left
       row.forEach((cell, c) => {
-        doc.text(cell, x, y + 2, { width: widths[c]! - 6 })
+        writeColumn(doc, cell, bold, x, y + 2, widths[c]! - 6)
         x += widths[c]!
       })
       doc.y = y + high + 4

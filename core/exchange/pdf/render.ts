@@ -1,4 +1,5 @@
 import type PDFDocument from 'pdfkit'
+import { widthOf, writeLine } from './faces'
 import { flipped } from '../../geometry/outline'
 import { svgPath } from '../../geometry/svg-path'
 import type { Ink, Page, Pen } from './page'
@@ -8,9 +9,6 @@ export type PdfDocument = InstanceType<typeof PDFDocument>
 
 /** Points of a PDF to a mm. */
 export const POINT = 72 / 25.4
-
-/** Names under which the caller has registered the faces. */
-export const FACES = { plain: 'plain', bold: 'bold' } as const
 
 function usePen(doc: PdfDocument, { width, grey = 0, dash }: Pen): void {
   doc.lineWidth(width).strokeColor(shade(grey))
@@ -45,16 +43,12 @@ export function draw(doc: PdfDocument, ink: Ink): void {
       return paint(doc, ink.fill, ink.pen)
     case 'text': {
       const { at, text, size, align = 'left' } = ink
-      doc
-        .save()
-        .font(ink.bold ? FACES.bold : FACES.plain)
-        .fontSize(size)
-        .fillColor([0, 0, 0])
-      const wide = doc.widthOfString(text)
+      doc.save().fontSize(size).fillColor([0, 0, 0])
+      const wide = widthOf(doc, text, ink.bold ?? false)
       doc.translate(at.x, at.y)
       if (ink.upright) doc.rotate(-90)
       const x = align === 'left' ? 0 : align === 'middle' ? -wide / 2 : -wide
-      doc.text(text, x, -size * 0.78, { lineBreak: false })
+      writeLine(doc, text, ink.bold ?? false, x, -size * 0.78)
       doc.restore()
       return
     }
