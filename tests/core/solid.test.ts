@@ -2,6 +2,7 @@ import fc from 'fast-check'
 import Module from 'manifold-3d'
 import { describe, expect, it } from 'vitest'
 import { design } from '#core/choose/design'
+import { plainTool } from '#core/footprint/tool'
 import { allForms } from '#core/forms/all-forms'
 import { outlineArea } from '#core/geometry/area'
 import { placedBoard, boardSolid, rodSolid } from '#core/solid/board-solid'
@@ -87,6 +88,21 @@ describe('solids', () => {
     expect(parts.filter((p) => p.kind === 'tool')).toHaveLength(3)
     expect(collisions(kernel, parts)).toEqual([])
     for (const { solid } of parts) solid.delete()
+  })
+
+  it('let bar clamps hang by their heads, which end above the wood', () => {
+    const clamp = {
+      ...plainTool('c', 'bar-clamp', 'Clamp'),
+      sure: 'caliper' as const,
+      measures: { barWidth: 25, barThickness: 8, headWidth: 38, jawDepth: 80, overallLength: 600, slidingJawWidth: 30 },
+    }
+    for (const form of ['finger-rail', 'reach-arms']) {
+      const base = railOf([clamp])
+      const d = design({ ...base, holder: { ...base.holder, form } })
+      const found = partSolids(kernel, d.model!, d.input.tools)
+      expect(collisions(kernel, found), form).toEqual([])
+      for (const { solid } of found) solid.delete()
+    }
   })
 
   it('tell of heads that meet', () => {
