@@ -1,5 +1,6 @@
 import type { HolderModel } from '../model/model'
 import { bitName } from '../shop/bit-name'
+import { usualGlue } from '../shop/usual-choice'
 import type { Shop } from '../shop/shop'
 
 /** Something that is used up or put in besides wood, and how many. */
@@ -26,7 +27,7 @@ export function hardwareOf(models: readonly HolderModel[], shop: Shop): Hardware
       const toBuy = f.kind === 'screw' && (shop.screws.find((s) => s.id === f.item)?.toBuy ?? false)
       add({ kind: f.kind, name: f.name, use: f.into === null ? 'into the wall' : 'between parts', toBuy }, 1)
     }
-    const glue = shop.glues.find((g) => !g.toBuy) ?? shop.glues[0]
+    const glue = usualGlue(shop)
     const glued = joints.filter((j) => j.glued).length + boards.reduce((sum, b) => sum + b.layers - 1, 0)
     if (glued > 0) add({ kind: 'glue', name: glue?.name ?? 'wood glue', use: 'joints', toBuy: glue?.toBuy ?? true }, glued) // prettier-ignore
     for (const bit of new Set(boards.flatMap((b) => b.openings.flatMap((o) => o.bores.map((x) => x.bit))))) {

@@ -1,4 +1,5 @@
-import { densityOf, toolWeight, woodParts } from '../solid/mass'
+import { densityOf } from '../shop/materials'
+import { toolWeight, woodParts } from '../solid/mass'
 import { toolOutRule, woodMassRule, woodOutRule } from './rules'
 import { limitFrom, type Subject } from './subject'
 

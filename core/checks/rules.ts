@@ -114,3 +114,7 @@ export const shearLoadRule: Rule = {
   source: 'Statics',
 }
 export const glueRule = rule('glue', 'A glued joint along the grain holds as much again as its screws, so many times.')
+export const screwEdgeRule = rule(
+  'screw-edge',
+  'A screw keeps so many times its diameter from the side of what it goes into, or the wood splits.',
+)

@@ -1,13 +1,13 @@
-import { gravityOf, withdrawal, END_GRAIN_SHEAR, shortThread, yieldLoad } from '../fit/screw'
+import { gravityOf, withdrawal, END_GRAIN_SHEAR, shortThread, thinThread, yieldLoad } from '../fit/screw'
 import { formOf } from '../forms/all-forms'
 import { boardOf, type Board, type Fastener, type Joint } from '../model/model'
 import { boardBox } from '../model/standing'
-import { densityOf } from '../solid/mass'
+import { densityOf } from '../shop/materials'
 import { SETTINGS } from '../shop/settings'
 import { formatLength } from '../units/format-length'
 import { GRAVITY } from './beam'
 import { handOn, loadsOf, type Load } from './loads'
-import { glueRule, pullRule, shearLoadRule, withdrawalRule } from './rules'
+import { glueRule, pullRule, screwEdgeRule, shearLoadRule, withdrawalRule } from './rules'
 import { limitFrom, offer, remedy, TOLERANCE, type Check, type Subject } from './subject'
 import type { Level, Remedy, Verdict } from './verdict'
 
@@ -48,7 +48,7 @@ function missing({ model, input }: Subject): Verdict[] {
 
 /** The joint whose screws stand nearest to a side of what they go into. */
 function nearEdges(subject: Subject): Verdict[] {
-  const { model, input } = subject
+  const { model, input, trail } = subject
   const times = limitFrom(subject, 'screwEdge')
   const near = model.fasteners.flatMap((f) => {
     const into = model.boards.find((b) => b.id === f.into)
@@ -60,6 +60,8 @@ function nearEdges(subject: Subject): Verdict[] {
   })
   if (near.length === 0) return []
   const { f, into, edge, spare } = near.reduce((a, b) => (b.spare < a.spare ? b : a))
+  trail.given('edgeScrew', 'Screw nearest to an edge, diameter', f.diameter, { kind: 'screw', id: f.item, key: 'gauge' }, { note: f.name }) // prettier-ignore
+  const limit = trail.derive('screwEdgeLimit', 'Screw to an edge, at least', times * f.diameter, screwEdgeRule, '{screwEdge} × {edgeScrew}', { print: 'up' }) // prettier-ignore
   if (spare >= -TOLERANCE) return []
   return [
     {
@@ -67,9 +69,11 @@ function nearEdges(subject: Subject): Verdict[] {
       check: 'screws',
       title: 'Screws near an edge',
       level: 'watch',
-      says: `${f.name} stands ${formatLength(edge, input.shop, 'down')} from the edge of the ${into.name.toLowerCase()}; ${times} times its diameter would be ${formatLength(times * f.diameter, input.shop, 'up')}. A thinner one splits less.`, // prettier-ignore
+      says: `${f.name} stands ${formatLength(edge, input.shop, 'down')} from the edge of the ${into.name.toLowerCase()}; ${times} times its diameter would be ${formatLength(limit, input.shop, 'up')}. A thinner one splits less.`, // prettier-ignore
       seats: [],
       board: into.id,
+      limitFigure: 'screwEdgeLimit',
+      measured: { value: edge, limit, sense: 'at least', quantity: 'length', print: 'down' },
       candidates: [],
     },
   ]
@@ -132,7 +136,7 @@ function holds(subject: Subject, what: 'joint' | 'wall', loads: readonly Load[])
   trail.derive(`${key}Withdrawal`, `What it holds against being pulled out, N`, capacity, withdrawalRule, `${inEnd}2850 × ({${key}Density} / 1120)² × ({${key}Diameter} / 25.4) × 4.4482216152605 / 25.4 × {${key}Bite}`, { quantity: 'ratio', print: 'down', note: endGrain ? 'in end grain' : '' }) // prettier-ignore
   const across = trail.derive(`${key}Load`, `Weight on each screw of the ${label}, N`, weight / n, shearLoadRule, `${GRAVITY} × (${loads.map((l) => l.massText).join(' + ')}) / ${n}`, { quantity: 'ratio', print: 'up' }) // prettier-ignore
   const whole = yieldLoad(gauge!, gravityOf(c.density), side, bite)
-  const shear = whole * (what === 'wall' ? Math.max(shortThread(bite, diameter), bite / diameter / 10) : shortThread(bite, diameter)) * (endGrain ? END_GRAIN_SHEAR : 1) // prettier-ignore
+  const shear = whole * (what === 'wall' ? thinThread(bite, diameter) : shortThread(bite, diameter)) * (endGrain ? END_GRAIN_SHEAR : 1) // prettier-ignore
 
   const helped = c.glued && !endGrain
   const limit = helped

@@ -1,5 +1,6 @@
 import type { Board, HolderModel } from '../model/model'
 import type { Shop, Stock } from '../shop/shop'
+import { rippingSaw } from '../shop/usual-choice'
 import type { CutInstance, CutPart, CutStock } from './instance'
 
 /** What is to be cut from one kind of stock for some holders. */
@@ -13,12 +14,8 @@ export interface CuttingJob {
 /** Thicknesses that differ by no more than this may be mixed, mm. */
 const SAME_THICKNESS = 0.3
 
-/** The kerf of the saw that cuts panels: the first table or track saw, else the first circular saw, else any. */
-function kerfOf({ saws }: Shop): number {
-  const kinds = ['table saw', 'track saw', 'circular saw']
-  const saw = kinds.map((kind) => saws.find((s) => s.kind === kind)).find((s) => s) ?? saws[0]
-  return saw?.kerf ?? 0
-}
+/** The kerf of the saw that cuts panels; nought where there is no saw. mm */
+const kerfOf = (shop: Shop): number => rippingSaw(shop)?.kerf ?? 0
 
 /** A kind of stock and the offcuts that do instead of it, as a search takes them. `widest` fills in a width left open. */
 function stockFor(shop: Shop, stock: Stock, round: boolean, widest: number): CutStock[] {

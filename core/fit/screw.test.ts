@@ -6,6 +6,7 @@ import {
   rootDiameter,
   screwDiameter,
   shortThread,
+  thinThread,
   withdrawal,
   yieldLoad,
 } from './screw'
@@ -23,6 +24,7 @@ describe('a screw', () => {
     expect(shortThread(40, screwDiameter(10))).toBeCloseTo(0.83, 2)
     expect(whole * shortThread(40, screwDiameter(10))).toBeCloseTo(276, 0)
     expect(whole * shortThread(20, screwDiameter(10))).toBe(0)
+    expect(thinThread(20, screwDiameter(10))).toBeCloseTo(0.414, 3)
     expect(shortThread(90, screwDiameter(10))).toBe(1)
     expect(END_GRAIN_SHEAR).toBe(0.67)
   })

@@ -89,5 +89,8 @@ export const shortThread = (bite: number, diameter: number): number => {
   return times < 6 ? 0 : Math.min(1, times / 10)
 }
 
+/** The same where less than six diameters are to be had, as in a panel: in proportion. Source: the rule above, carried on. */
+export const thinThread = (bite: number, diameter: number): number => Math.min(1, bite / diameter / 10)
+
 /** A screw in end grain holds nothing against being pulled, and this part across its axis. Source: NDS 12.5. */
 export const END_GRAIN_SHEAR = 0.67

@@ -2,6 +2,7 @@ import { bevelPair } from '../fit/bevel'
 import type { Board, Place, Seat } from '../model/model'
 import { boardBox } from '../model/standing'
 import type { Rule } from '../working/figure'
+import { rippingSaw } from '../shop/usual-choice'
 import { optionOf, settingOf, stockOf } from './choice-value'
 import type { Plan, PlanInput, PlannedModel } from './form'
 import { hangingChoices } from './hanging-choices'
@@ -22,9 +23,6 @@ export const armRule = rule(
   'From the bevel down to the lower edge of the foot: what keeps the holder from rocking.',
 )
 
-/** Saws that a strip is ripped with, the first that there is. */
-const RIPPING = ['table saw', 'track saw', 'circular saw'] as const
-
 const moved = (at: Place, out: number): Place => ({ ...at, y: at.y + out })
 
 /**
@@ -40,9 +38,7 @@ export function hang(plan: Plan, input: PlanInput): Plan {
   const origin = { kind: 'stock', id: stock.id, key: 'thickness' } as const
   const t = trail.given('thickness:strip', 'Thickness of the strip', stock.thickness, origin, { note: stock.name })
   const tilt = settingOf(input, trail, 'stripBevel')
-  const tilting = input.shop.saws.filter((s) => (s.tilt ?? 0) >= tilt && s.kerf > 0)
-  // ripped with what one rips with, where that tilts
-  const blade = RIPPING.flatMap((kind) => tilting.filter((s) => s.kind === kind))[0] ?? tilting[0]
+  const blade = rippingSaw(input.shop, tilt)
   const kerf = blade ? trail.given(`blade:${blade.id}`, `Kerf of ${blade.name}`, blade.kerf, { kind: 'saw', id: blade.id }) : 0 // prettier-ignore
   const { long, short } = bevelPair(settingOf(input, trail, 'stripWidth'), t, kerf, tilt)
   const taken = blade ? ` − {blade:${blade.id}} / cos({stripBevel})` : ''

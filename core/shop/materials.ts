@@ -6,7 +6,7 @@ const HANDBOOK = 'USDA Wood Handbook, FPL-GTR-282, table 5-3, 12 % moisture'
 const SHEETS = 'working value for sheets; the maker’s data are better'
 
 /** kg/m3 at 12 % moisture from the specific gravity that the handbook gives. */
-const densityOf = (gravity: number) => Math.round(1120 * gravity)
+const fromGravity = (gravity: number) => Math.round(1120 * gravity)
 
 const wood = (
   name: string,
@@ -18,7 +18,7 @@ const wood = (
   kind,
   stiffness,
   strength,
-  density: densityOf(gravity),
+  density: fromGravity(gravity),
   source: HANDBOOK,
 })
 
@@ -74,3 +74,10 @@ export function materialOf(materials: readonly Material[], name: string): Materi
   })
   return could.reduce<Material | undefined>((weakest, m) => (weakest && weakest.strength <= m.strength ? weakest : m), undefined) // prettier-ignore
 }
+
+/** Density of a part where its material is not known: a light hardwood, kg/m³. */
+const UNKNOWN_DENSITY = 600
+
+/** Density of a material by its name, kg/m³; a light hardwood's where it is not known. */
+export const densityOf = ({ materials }: { materials: readonly Material[] }, material: string): number =>
+  materialOf(materials, material)?.density ?? UNKNOWN_DENSITY

@@ -1,7 +1,7 @@
 import { outlineArea, outlineCentroid } from '../geometry/area'
 import type { Board, HolderModel, Opening, Place, Rod, Seat } from '../model/model'
 import { placeOn, rodEnd } from '../model/standing'
-import { materialOf } from '../shop/materials'
+import { densityOf } from '../shop/materials'
 import type { Shop } from '../shop/shop'
 import { centreOfGravity } from '../footprint/balance'
 import type { Tool } from '../footprint/tool'
@@ -92,9 +92,6 @@ export const QUARTERS = [
   [0, 1],
 ] as const
 
-/** Density of a part where its material is not known: a light hardwood, kg/m³. */
-const UNKNOWN_DENSITY = 600
-
 /** A part of the wood: its volume in mm³, its middle, and what it is cut from. */
 export interface WoodPart {
   volume: number
@@ -108,10 +105,6 @@ export const woodParts = (model: Pick<HolderModel, 'boards' | 'rods'>): WoodPart
   ...model.boards.map((b) => ({ ...boardLump(b), material: b.material, stock: b.stock })),
   ...model.rods.map((r) => ({ ...rodLump(r), material: r.material, stock: r.stock })),
 ]
-
-/** Density of a material by its name, kg/m³; a light hardwood's where it is not known. */
-export const densityOf = (shop: Pick<Shop, 'materials'>, material: string): number =>
-  materialOf(shop.materials, material)?.density ?? UNKNOWN_DENSITY
 
 /** What the wood of a holder weighs. */
 export const woodWeight = (model: Pick<HolderModel, 'boards' | 'rods'>, shop: Pick<Shop, 'materials'>): Weight | null =>

@@ -1,5 +1,6 @@
 import { bevelPair } from '../fit/bevel'
 import type { Shop } from '../shop/shop'
+import { rippingSaw } from '../shop/usual-choice'
 import type { WallPiece } from './extent'
 import type { Wall } from './wall'
 
@@ -31,11 +32,9 @@ export function rowsOf(height: number, strip: number, { first, gap, top }: Strip
 }
 
 /** Wide face of the shop's wall strips, mm; its saw's kerf as when a holder's strip is reckoned. */
-export function stripWidth({ settings, saws }: Pick<Shop, 'settings' | 'saws'>): number {
-  const { stripWidth: pair, stripThickness, stripBevel } = settings
-  const tilting = saws.filter((s) => (s.tilt ?? 0) >= stripBevel)
-  const blade = tilting.find((s) => s.kind === 'table saw' || s.kind === 'track saw') ?? tilting[0]
-  return bevelPair(pair, stripThickness, blade?.kerf ?? 0, stripBevel).long
+export function stripWidth(shop: Pick<Shop, 'settings' | 'saws'>): number {
+  const { stripWidth: pair, stripThickness, stripBevel } = shop.settings
+  return bevelPair(pair, stripThickness, rippingSaw(shop, stripBevel)?.kerf ?? 0, stripBevel).long
 }
 
 /** The rows of a wall that has strips; none of another. */

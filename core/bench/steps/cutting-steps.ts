@@ -2,6 +2,7 @@ import { PAIR } from '../../cutting/from-holders'
 import { drawnWidth, type SheetCuts } from '../../cutting/sheets-used'
 import type { HolderModel } from '../../model/model'
 import type { Shop } from '../../shop/shop'
+import { usualGlue } from '../../shop/usual-choice'
 import { formatLength } from '../../units/format-length'
 import { formatAngle } from '../../units/angle'
 import { bevelOf, cutOf, layersOf } from './features'
@@ -207,7 +208,7 @@ export function blankSteps({ model, shop }: Bench): Step[] {
   const layers = model.boards
     .filter((b) => b.layers > 1)
     .map((b): Step => {
-      const glue = shop.glues.find((g) => !g.toBuy) ?? shop.glues[0]
+      const glue = usualGlue(shop)
       return step({
         id: `layer:${b.id}`,
         kind: 'layer',

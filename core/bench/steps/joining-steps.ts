@@ -2,6 +2,7 @@ import { driverBox, boxesMeet } from '../../forms/fastening/places'
 import type { Fastener, HolderModel, Joint } from '../../model/model'
 import { boardBox, rodBox } from '../../model/standing'
 import { formatLength } from '../../units/format-length'
+import { usualGlue } from '../../shop/usual-choice'
 import { cutOf, driveOf, easeOf, jointOf, markOf } from './features'
 import { step, wants, type Bench, type Step, type Want } from './step'
 import { MINUTES } from './times'
@@ -18,18 +19,8 @@ const nameOf = ({ boards, rods }: HolderModel, id: string): string =>
  */
 export function before(model: HolderModel, joint: Joint): number[] {
   const sharing = model.joints.filter((j) => j.order < joint.order && j.parts.some((p) => joint.parts.includes(p)))
-  const there = joint.parts.flatMap((id) => {
-    const board = model.boards.find((b) => b.id === id)
-    const rod = model.rods.find((r) => r.id === id)
-    return board ? [{ id, box: boardBox(board) }] : rod ? [{ id, box: rodBox(rod) }] : []
-  })
-  const blocked = model.fasteners.flatMap((f) => {
-    if (f.joint === null || f.joint === joint.order) return []
-    const own = model.joints.find((j) => j.order === f.joint)!
-    const inWay = there.some(({ id, box }) => !own.parts.includes(id) && boxesMeet(driverBox(f), box))
-    return inWay && f.joint < joint.order ? [f.joint] : []
-  })
-  return [...new Set([...sharing.map((j) => j.order), ...blocked])].sort((a, b) => a - b)
+  const covered = model.joints.filter((j) => j.order < joint.order && blocks(model, joint, j.order))
+  return [...new Set([...sharing, ...covered].map((j) => j.order))].sort((a, b) => a - b)
 }
 
 /** Joints that are made in one go: next to each other in their order, alike, from the same part. */
@@ -90,7 +81,7 @@ function joinStep(bench: Bench, group: readonly Joint[]): Step {
   const [first] = group
   const orders = group.map((j) => j.order)
   const fasteners = model.fasteners.filter((f) => f.joint !== null && orders.includes(f.joint))
-  const glue = shop.glues.find((g) => !g.toBuy) ?? shop.glues[0]
+  const glue = usualGlue(shop)
   const glued = group.some((j) => j.glued)
   const through = nameOf(model, first!.parts[0])
   const others = group.map((j) => lower(nameOf(model, j.parts[1])))
@@ -137,11 +128,7 @@ const standingAfter = (model: HolderModel, orders: readonly number[]): string[] 
 /** Joints that would close the way to screws of these if they were made before. */
 function notYet(model: HolderModel, orders: readonly number[]): string[] {
   const later = model.joints.filter((j) => !orders.includes(j.order) && j.order > Math.max(...orders))
-  const blocking = later.filter((j) => {
-    const own = orders.filter((o) => before(model, j).includes(o))
-    const sharesOnly = own.every((o) => !blocks(model, j, o))
-    return own.length > 0 && !sharesOnly
-  })
+  const blocking = later.filter((j) => orders.some((o) => blocks(model, j, o)))
   const names = [...new Set(blocking.flatMap((j) => j.parts.filter((p) => !orders.some((o) => model.joints.find((x) => x.order === o)!.parts.includes(p)))))] // prettier-ignore
   return names.length > 0 ? [`Not yet the ${fewNames(names.map((id) => lower(nameOf(model, id))))}: it would cover these screws.`] : [] // prettier-ignore
 }
@@ -161,7 +148,7 @@ function blocks(model: HolderModel, joint: Joint, order: number): boolean {
 
 /** Glue that is open for less time than its joints take. */
 function openTime(s: Step, shop: Bench['shop'], model: HolderModel): string[] {
-  const glue = shop.glues.find((g) => !g.toBuy) ?? shop.glues[0]
+  const glue = usualGlue(shop)
   if (s.kind !== 'join' || !glue) return []
   const joints = model.joints.filter((j) => s.makes.includes(jointOf(j.order)) && j.glued).length
   return joints * MINUTES.glue > glue.openTime ? [`${glue.name} stays open for ${glue.openTime} min: glue ${joints} joints in several goes, or take a slower one.`] : [] // prettier-ignore

@@ -1,17 +1,11 @@
 import { screwDiameter } from '../../fit/screw'
 import type { Board, Fastener, Joint, Place } from '../../model/model'
-import { materialOf } from '../../shop/materials'
+import { densityOf, materialOf } from '../../shop/materials'
 import type { Shop } from '../../shop/shop'
 import type { Plan, PlanInput, PlannedModel } from '../form'
 import { bradsFor, pilotBit, screwsFor } from './choose-fastener'
 import { Around, lineOf, nearestFree, spaced, type Line, type Unplaced } from './places'
 import { intoWall } from './wall'
-
-/** Density of wood that is not known: as hard, so that its pilot is wide enough; kg/m³. */
-const UNKNOWN = 600
-
-export const densityOf = (shop: Pick<Shop, 'materials'>, board: Board): number =>
-  materialOf(shop.materials, board.material)?.density ?? UNKNOWN
 
 /** Places the screws and brads of every joint, in the order of the joints, and those into the wall; the same for all forms. */
 export function fasten(plan: Plan, input: PlanInput): Plan {
@@ -40,7 +34,7 @@ function kindsFor(joint: Joint, line: Line, into: Board, shop: Shop): Unplaced[]
     joint: joint.order,
   }
   const brads = joint.by === 'brads' ? bradsFor(line, shop) : []
-  const density = densityOf(shop, into)
+  const density = densityOf(shop, into.material)
   return [
     ...brads.map((b): Unplaced => ({ ...common, kind: 'brad', item: b.id, name: b.name, diameter: b.thickness, length: b.length, gauge: null, bite: b.length - side, pilot: null })), // prettier-ignore
     ...screwsFor(line, shop).map((s): Unplaced => ({ ...common, kind: 'screw', item: s.id, name: s.name, diameter: screwDiameter(s.gauge), length: s.length, gauge: s.gauge, bite: s.length - side, pilot: pilotBit(s.gauge, density, shop) })), // prettier-ignore
