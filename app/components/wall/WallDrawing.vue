@@ -9,6 +9,7 @@ import { heightsFor, rowsOn } from '#core/wall/strips'
 import type { Hung, Wall } from '#core/wall/wall'
 import { inkOf } from '~/composables/viewInk'
 import { useFormat } from '~/composables/useFormat'
+import { useWallDrag } from '~/composables/useWallDrag'
 import { useRecords } from '~/stores/records'
 
 /** The wall at scale: studs, what is kept free, the bands of reach, holders with their tools to drag, a proposal as ghosts. */
@@ -66,46 +67,16 @@ const looks = computed(() => {
 })
 
 const svg = ref<SVGSVGElement | null>(null)
-const held = ref<{ holder: string; dx: number; dz: number; x: number; z: number } | null>(null)
-/** A pointer as a place on the wall, mm. */
-function placeOf(event: PointerEvent) {
-  const point = new DOMPoint(event.clientX, event.clientY).matrixTransform(svg.value!.getScreenCTM()!.inverse())
-  return { x: point.x, z: -point.y }
-}
-function down(hung: Hung, event: PointerEvent) {
-  emit('choose', hung.holder)
-  const p = placeOf(event)
-  held.value = { holder: hung.holder, dx: p.x - hung.x, dz: p.z - hung.z, x: hung.x, z: hung.z }
-  svg.value!.setPointerCapture(event.pointerId)
-}
-function drag(event: PointerEvent) {
-  if (!held.value) return
-  const p = placeOf(event)
-  const [x, z] = [snapped(p.x - held.value.dx), onStrip(held.value.holder, snapped(p.z - held.value.dz))]
-  if (x === held.value.x && z === held.value.z) return
-  held.value = { ...held.value, x, z }
-  emit('move', held.value.holder, x, z, false)
-}
-/** The click that ends a drag chooses nothing else. */
-let dropped = false
-function clicked(event: MouseEvent) {
-  if (!dropped && !(event.target as Element).closest('.hung')) emit('choose', null)
-  dropped = false
-}
-function up() {
-  dropped = held.value !== null
-  if (held.value) emit('move', held.value.holder, held.value.x, held.value.z, true)
-  held.value = null
-}
 /** The nearest height at which a holder hangs on a strip, where the wall has any and it hangs by one. */
 function onStrip(holder: string, z: number): number {
   const piece = pieceOf(holder)
   const heights = piece ? heightsFor(rows.value, piece, records.shop!) : []
   return heights.reduce((best, h) => (Math.abs(h - z) < Math.abs(best - z) ? h : best), heights[0] ?? z)
 }
-/** Places are set out in whole steps, mm. */
-const STEP = 10
-const snapped = (mm: number) => Math.round(mm / STEP) * STEP
+const { down, drag, up, clicked } = useWallDrag(svg, onStrip, {
+  chosen: (holder) => emit('choose', holder),
+  moved: (holder, x, z, done) => emit('move', holder, x, z, done),
+})
 const ghosts = computed(() =>
   (props.proposal ?? []).flatMap((h) => {
     const piece = pieceOf(h.holder)
