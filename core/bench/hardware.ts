@@ -1,4 +1,4 @@
-import type { HolderModel } from '../model/model'
+import { drilled, type HolderModel } from '../model/model'
 import { bitName } from '../shop/bit-name'
 import { usualGlue } from '../shop/usual-choice'
 import type { Shop } from '../shop/shop'
@@ -30,7 +30,7 @@ export function hardwareOf(models: readonly HolderModel[], shop: Shop): Hardware
     const glue = usualGlue(shop)
     const glued = joints.filter((j) => j.glued).length + boards.reduce((sum, b) => sum + b.layers - 1, 0)
     if (glued > 0) add({ kind: 'glue', name: glue?.name ?? 'wood glue', use: 'joints', toBuy: glue?.toBuy ?? true }, glued) // prettier-ignore
-    for (const bit of new Set(boards.flatMap((b) => b.openings.flatMap((o) => o.bores.map((x) => x.bit))))) {
+    for (const bit of new Set(boards.flatMap((b) => b.openings.flatMap((o) => drilled(o).map((x) => x.bit))))) {
       const owned = shop.bits.find((b) => Math.abs(b.diameter - bit) < 1e-6)
       if (owned?.toBuy) add({ kind: 'bit', name: bitName(bit, shop), use: 'bores', toBuy: true }, 0)
     }

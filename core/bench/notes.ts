@@ -1,4 +1,4 @@
-import type { HolderModel, Opening } from '../model/model'
+import { drilled, type HolderModel, type Opening } from '../model/model'
 import { bitName } from '../shop/bit-name'
 import type { Shop } from '../shop/shop'
 import { formatAngle } from '../units/angle'
@@ -10,7 +10,7 @@ const LARGE_BIT = 25
 /** How often each bit bores in a holder, the largest first; by the diameter stamped on it, mm. */
 export function boresByBit(model: Pick<HolderModel, 'boards'>): { bit: number; times: number }[] {
   const count = new Map<number, number>()
-  for (const { bit } of model.boards.flatMap((b) => b.openings).flatMap((o) => o.bores))
+  for (const { bit } of model.boards.flatMap((b) => b.openings).flatMap(drilled))
     count.set(bit, (count.get(bit) ?? 0) + 1)
   return [...count].map(([bit, times]) => ({ bit, times })).sort((a, b) => b.bit - a.bit)
 }
@@ -40,6 +40,8 @@ export function workNotes(model: Pick<HolderModel, 'boards'>, format: LengthForm
     notes.push(`Bore at ${formatAngle(slanted.slant)} from square, so that what goes in leans up: mark and bore from the front, the drill sloping down as it goes in.`) // prettier-ignore
   if (has((o) => o.depth !== null))
     notes.push('Set the depth stop from the tip of the bit’s cutting edge, and try it in waste: its point goes deeper.')
+  if (has((o) => (o.steps?.length ?? 0) > 0)) notes.push('Stepped bores: the largest first, so that each smaller bit finds the centre; every depth counts from the face.') // prettier-ignore
+  if (has((o) => o.flare !== undefined)) notes.push('Flare the mouths last, with a countersink.')
   const dusty = openings.find((o) => o.dust !== null)
   if (dusty)
     notes.push(`Dust holes: through the middle of each blind bore’s floor, ${formatLength(dusty.dust!, format)} wide, from above, over waste.`) // prettier-ignore

@@ -31,7 +31,9 @@ function openingBit(subject: Subject, opening: Opening, seat: Seat, board: strin
     candidates,
   })
   const needed = trail.get(trail.has('neededAll') ? 'neededAll' : seat.figures.needed!).value
-  const [bore, second] = opening.bores
+  const [first, second] = opening.bores
+  // of a stepped one what goes in is as wide as its last bore
+  const bore = opening.steps?.at(-1) ?? first
   if (!bore) {
     if (opening.cut === 'sawn') return verdict('pass', `Slot ${seat.place} is sawn to the line: no bit needed.`)
     const buy = bitToBuy(needed, shop.unit)

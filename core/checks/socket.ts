@@ -1,4 +1,4 @@
-import type { Seat } from '../model/model'
+import { deepest, type Seat } from '../model/model'
 import { formatLength } from '../units/format-length'
 import { shoulderRule, standsOutRule } from './rules'
 import { answerTo, limitFrom, offer, remedy, tighterFits, TOLERANCE, type Check, type Subject } from './subject'
@@ -108,10 +108,12 @@ function standingOut(subject: Subject): Verdict[] {
     const { length } = seat.figures
     if (!seat.sharp || seat.rests !== 'shoulder' || !length || !board) continue
     const opening = board.openings.find((o) => o.id === seat.opening)
-    if (opening?.depth !== null) continue
-    const out = trail.get(length).value - board.thickness
+    if (!opening || deepest(opening) !== null) continue
+    const { sink } = seat.figures
+    const sunk = sink ? trail.get(sink).value : 0
+    const out = trail.get(length).value + sunk - board.thickness
     if (out > TOLERANCE && (!worst || out > worst.out))
-      worst = { seat, out, formula: `{${length}} − {${board.figures.thickness}}` }
+      worst = { seat, out, formula: `{${length}}${sink ? ` + {${sink}}` : ''} − {${board.figures.thickness}}` }
   }
   if (!worst) return []
   trail.derive('standsOut', 'Edge below the board', worst.out, standsOutRule, worst.formula, { note: worst.seat.name })

@@ -1,7 +1,8 @@
-import { circle, flipped, moved, polygon, rectangle, type Outline, type Point } from '../geometry/outline'
+import { circle, flipped, moved, polygon, rectangle, spun, type Outline, type Point } from '../geometry/outline'
 import type { Tool } from '../footprint/tool'
 import type { Board, Opening, Place, Rod, Seat } from '../model/model'
 import { boardBox, placeOn, rodEnd } from '../model/standing'
+import { tipped } from '../model/tilt'
 import { ghost } from './ghost'
 import type { LineItem, SeatItem, View } from './view'
 
@@ -12,16 +13,24 @@ export const FACE_ON: Record<Board['placement']['lies'], Look> = { flat: 'top', 
 
 const isFaceOn = (board: Board, look: Look): boolean => FACE_ON[board.placement.lies] === look
 
+/** How far a board is seen turned in a view: from the side a tilted one leans; face on it is seen square to its face. */
+const leanIn = (tilt: number | undefined, look: Look): number => (look === 'side' ? (tilt ?? 0) : 0)
+
 /** A place of the holder as it is seen: from above the wall is at the top, from the side it is at the left. */
 export const seenAt = ({ x, y, z }: Place, look: Look): Point =>
   look === 'top' ? { x, y: -y } : look === 'front' ? { x, y: z } : { x: y, y: z }
 
-/** A board's outline in a view: its true outline where it is seen face on, a rectangle where it is seen edge on. */
+/**
+ * A board's outline in a view: its true outline where it is seen face on, a rectangle where it is seen edge on. A tilted
+ * board is seen face on in its true size, square to its face.
+ */
 export function boardOutline(board: Board, look: Look): Outline {
   if (isFaceOn(board, look)) {
     const at = seenAt(board.placement.at, look)
-    return moved(look === 'top' ? flipped(board.outline) : board.outline, at.x, at.y)
+    const seen = look === 'top' ? flipped(board.outline) : board.outline
+    return moved(spun(seen, leanIn(board.placement.tilt, look)), at.x, at.y)
   }
+  if (look === 'side' && board.placement.tilt) return leaning(board)
   const { x, y, z } = boardBox(board)
   if (look === 'side' && board.bevel) {
     const up = board.thickness * Math.tan((board.bevel.tilt * Math.PI) / 180)
@@ -34,6 +43,13 @@ export function boardOutline(board: Board, look: Look): Outline {
   }
   const [a, b] = [0, 1].map((i) => seenAt({ x: x[i]!, y: y[i]!, z: z[i]! }, look))
   return rectangle(a!.x, Math.min(a!.y, b!.y), b!.x, Math.max(a!.y, b!.y))
+}
+
+/** A tilted board from its end. */
+function leaning(board: Board): Outline {
+  const { width, thickness } = board
+  const corners = ([[0, 0], [width, 0], [width, thickness], [0, thickness]] as const).map(([y, deep]) => seenAt(placeOn(board, { x: 0, y }, deep), 'side')) // prettier-ignore
+  return polygon(corners.map((p) => [p.x, p.y]))
 }
 
 /** A rod that is seen by less than this part of its length is seen from its end. */
@@ -67,17 +83,21 @@ function openingItems(board: Board, opening: Opening, look: Look): Pick<SeatItem
   const { x, y } = opening.centre
   const half = opening.width / 2
   if (!isFaceOn(board, look)) return { outlines: [], lines: edgeOn(board, opening, look) }
-  const about = moved(opening.outline, -x, -y)
+  const lean = leanIn(board.placement.tilt, look)
+  const about = spun(moved(opening.outline, -x, -y), lean)
   const centres = opening.bores.length > 0 ? opening.bores.map((b) => b.centre) : [opening.centre]
   return {
-    outlines: [{ role: 'opening', outline: look === 'top' ? flipped(about) : about }],
+    outlines: [
+      { role: 'opening', outline: look === 'top' ? flipped(about) : about },
+      ...(opening.steps ?? []).map((s) => ({ role: 'opening' as const, outline: circle(0, 0, s.diameter / 2) })),
+    ],
     lines: centres.flatMap((c) => cross(c.x - x, look === 'top' ? y - c.y : c.y - y, half * 0.7)),
   }
 }
 
 /** The edges of an opening of a flat board from the front, where a slot breaks out and a bore is hidden in the wood. */
 function edgeOn(board: Board, opening: Opening, look: Look): LineItem[] {
-  if (look !== 'front' || board.placement.lies !== 'flat') return []
+  if (look !== 'front' || board.placement.lies !== 'flat' || board.placement.tilt) return []
   const half = opening.width / 2
   const style = opening.opensTo === 'front' ? 'visible' : 'hidden'
   const foot = -(opening.depth ?? board.thickness)
@@ -88,28 +108,35 @@ function edgeOn(board: Board, opening: Opening, look: Look): LineItem[] {
   })
   const floor: LineItem[] =
     opening.depth === null ? [] : [{ style, from: { x: -half, y: foot }, to: { x: half, y: foot } }]
+  const steps = (opening.steps ?? []).flatMap((s) => [-1, 1].map((side) => edge((side * s.diameter) / 2, foot, -(s.depth ?? board.thickness)))) // prettier-ignore
   const dust =
     opening.dust === null ? [] : [-1, 1].map((side) => edge((side * opening.dust!) / 2, foot, -board.thickness))
-  return [edge(-half), edge(half), ...floor, ...dust]
+  return [edge(-half), edge(half), ...floor, ...steps, ...dust]
 }
 
 /** An opening in a view, with its seat's tool where it is one's. */
 export function openingItem(board: Board, opening: Opening, look: Look): Omit<SeatItem, 'seat' | 'neck' | 'ghost'> {
   const faceOn = isFaceOn(board, look)
-  const centre = seenAt(placeOn(board, opening.centre), look)
+  const { at, tilt = 0 } = board.placement
+  const square = { placement: { ...board.placement, tilt: leanIn(tilt, look) } }
+  const centre = seenAt(placeOn(square, opening.centre), look)
   // edge on, lines are counted from where the opening comes to its board's upper edge
-  const edge = faceOn || board.placement.lies !== 'flat' ? centre.y : seenAt(board.placement.at, look).y
+  const edge = faceOn || board.placement.lies !== 'flat' ? centre.y : seenAt(at, look).y
   return { at: { x: centre.x, y: edge }, ...openingItems(board, opening, look) }
 }
 
 /** What belongs to one seat in a view. */
 export function seatItem(board: Board, seat: Seat, tool: Tool | undefined, look: Look): SeatItem {
   const opening = board.openings.find((o) => o.id === seat.opening)
-  const neck = seenAt(seat.at, look)
+  const { tilt = 0 } = seat
+  // seen square to the face of what it sits in, as that is
+  const square = tilt !== 0 && isFaceOn(board, look) && look !== 'side'
+  const neck = seenAt(square ? tipped(seat.at, -tilt, board.placement.at) : seat.at, look)
+  const lean = leanIn(tilt, look)
   return {
     seat: seat.id,
     ...(opening ? openingItem(board, opening, look) : { at: neck, outlines: [], lines: [] }),
     neck,
-    ghost: tool ? ghost(tool, seat.turn, look) : [],
+    ghost: tool ? ghost(tool, seat.turn, look).map((g) => (lean === 0 ? g : { ...g, outline: spun(g.outline, lean) })) : [], // prettier-ignore
   }
 }

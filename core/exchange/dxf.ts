@@ -1,7 +1,7 @@
 import { DxfWriter, point3d, Units } from '@tarikjabiri/dxf'
 import type { Outline } from '../geometry/outline'
 import { axesOf, onBoard } from '../model/contact'
-import type { Board, HolderModel } from '../model/model'
+import { drilled, type Board, type HolderModel } from '../model/model'
 import { bitName } from '../shop/bit-name'
 import { formatLength, type LengthFormat } from '../units/format-length'
 import { cutOutline } from './svg'
@@ -46,13 +46,17 @@ export function boardDxf(model: HolderModel, board: Board, format: LengthFormat)
   drawOutline(dxf, cutOutline(board))
   for (const o of board.openings) {
     const seat = model.seats.find((s) => s.id === o.seat)
-    const deep = o.depth === null ? '' : `, ${formatLength(o.depth, format, 'down')} deep`
-    for (const { centre, diameter, bit } of o.bores) {
+    for (const [n, { centre, diameter, bit, depth }] of drilled(o).entries()) {
+      const deep = depth === null ? '' : `, ${formatLength(depth, format, 'down')} deep`
       on('bore')
       dxf.addCircle(point3d(centre.x, centre.y), diameter / 2)
       on('mark')
       cross(centre.x, centre.y)
-      dxf.addText(point3d(centre.x + 3, centre.y + 3), 3, `${seat?.place ?? ''} ${bitName(bit, format)}${deep}`.trim())
+      dxf.addText(
+        point3d(centre.x + 3, centre.y + 3 + 4 * (o.steps ? n : 0)),
+        3,
+        `${seat?.place ?? ''} ${bitName(bit, format)}${deep}`.trim(),
+      )
     }
     // closed openings that no drill makes
     if (o.opensTo === null && o.bores.length === 0) {

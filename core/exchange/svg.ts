@@ -1,6 +1,6 @@
 import { flipped, reversed, type Outline } from '../geometry/outline'
 import { coordinate, svgPath } from '../geometry/svg-path'
-import type { Board, HolderModel } from '../model/model'
+import { drilled, type Board, type HolderModel } from '../model/model'
 import { bitName } from '../shop/bit-name'
 import type { LengthFormat } from '../units/format-length'
 
@@ -44,7 +44,7 @@ export function boardSvg(model: HolderModel, board: Board, format: LengthFormat)
   const bores = board.openings
     .flatMap((o) => {
       const seat = model.seats.find((s) => s.id === o.seat)
-      return o.bores.map(({ centre: { x, y }, diameter, bit }) => {
+      return drilled(o).map(({ centre: { x, y }, diameter, bit }) => {
         const title = xmlText(`${seat?.place ?? ''} ${seat?.name ?? ''}: ${bitName(bit, format)}`.trim())
         return [
           `    <circle cx="${n(x)}" cy="${n(y)}" r="${n(diameter / 2)}"><title>${title}</title></circle>`,

@@ -183,6 +183,14 @@ export function turned(outline: Outline, quarters: number): Outline {
   return mapped(outline, spin, false)
 }
 
+/** The same outline turned about the origin by any angle, from +x towards +y. @param degrees of turn */
+export function spun(outline: Outline, degrees: number): Outline {
+  if (degrees === 0) return outline
+  const angle = (degrees * Math.PI) / 180
+  const [c, s] = [Math.cos(angle), Math.sin(angle)]
+  return mapped(outline, ({ x, y }) => ({ x: c * x - s * y, y: s * x + c * y }), false)
+}
+
 /** The same outline with left and right exchanged: seen from behind. */
 export const mirrored = (outline: Outline): Outline => mapped(outline, (p) => ({ x: -p.x, y: p.y }), true)
 

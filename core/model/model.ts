@@ -21,6 +21,8 @@ export interface Place {
 export interface Placement {
   lies: 'flat' | 'upright' | 'end'
   at: Place
+  /** how far it is tipped about the line through `at` along the wall, degrees: above nought the front edge rises */
+  tilt?: number
 }
 
 /** A rod, pin or other round part. */
@@ -49,6 +51,12 @@ export interface Bore {
   diameter: number
   /** diameter stamped on the bit, mm */
   bit: number
+}
+
+/** A narrower hole that goes on below a wider one, about the same axis. */
+export interface BoreStep extends Bore {
+  /** from the face, mm; null for one that goes through */
+  depth: number | null
 }
 
 /** A hole or slot in a board, in the board's own plane, made from its upper (or outer) face. */
@@ -80,6 +88,10 @@ export interface Opening {
   cut: 'bored' | 'sawn'
   /** what is drilled, from left to right: one bore, two side by side, or none */
   bores: Bore[]
+  /** of a stepped one: what is drilled below its only bore, the widest first */
+  steps?: readonly BoreStep[]
+  /** how far the edge of its mouth is chamfered at 45 degrees, mm */
+  flare?: number
   /** ids of the figures that placed it; `end` is the diameter of its closed end */
   figures: { x: string; y: string; width: string; end: string; depth?: string }
 }
@@ -155,6 +167,8 @@ export interface Seat {
   /** 1 for the first from the datum end */
   place: number
   turn: 0 | 1 | 2 | 3
+  /** how far it is tipped with what it sits in, as a board is; degrees */
+  tilt?: number
   board: string
   /** the opening that it goes into, or null where it lies or stands on something */
   opening: string | null
@@ -213,6 +227,18 @@ export function openingRows(board: Board): Opening[][] {
     else rows.push([o])
   }
   return rows.map((row) => row.sort((a, b) => a.centre.x - b.centre.x))
+}
+
+/** Everything that is drilled for an opening, in the order in which it is drilled, each with how deep it goes; mm. */
+export const drilled = (opening: Opening): BoreStep[] => [
+  ...opening.bores.map((bore) => ({ ...bore, depth: opening.depth })),
+  ...(opening.steps ?? []),
+]
+
+/** How deep an opening goes at its deepest; null for through. mm */
+export const deepest = (opening: Opening): number | null => {
+  const depths = [opening.depth, ...(opening.steps ?? []).map((s) => s.depth)]
+  return depths.includes(null) ? null : Math.max(...(depths as number[]))
 }
 
 /** What figures about an opening are called by: its seat, or itself where it is no seat's or one of several. */

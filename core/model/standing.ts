@@ -1,5 +1,6 @@
 import type { Point } from '../geometry/outline'
 import type { Board, Place, Rod } from './model'
+import { tipped } from './tilt'
 
 /** What a part takes up along each axis of the holder, mm. */
 export interface Box {
@@ -8,8 +9,21 @@ export interface Box {
   z: readonly [number, number]
 }
 
-/** The box of a board as it stands. */
-export function boardBox({ length, width, thickness, placement: { lies, at } }: Board): Box {
+/** The box of a board as it stands; of a tilted one the box round it. */
+export function boardBox(board: Board): Box {
+  const square = squareBox(board)
+  const { at, tilt = 0 } = board.placement
+  if (tilt === 0) return square
+  const corners = square.y.flatMap((y) => square.z.map((z) => tipped({ x: at.x, y, z }, tilt, at)))
+  const round = (axis: 'y' | 'z'): readonly [number, number] => [
+    Math.min(...corners.map((c) => c[axis])),
+    Math.max(...corners.map((c) => c[axis])),
+  ]
+  return { x: square.x, y: round('y'), z: round('z') }
+}
+
+/** The box of a board as if it were not tilted. */
+export function squareBox({ length, width, thickness, placement: { lies, at } }: Board): Box {
   const size = {
     flat: { x: [0, length], y: [0, width], z: [-thickness, 0] },
     upright: { x: [0, length], y: [0, thickness], z: [0, width] },
@@ -23,10 +37,13 @@ export function boardBox({ length, width, thickness, placement: { lies, at } }: 
 }
 
 /** Where a point of a board's own plane stands in the holder, so deep below the face that its openings are made from; mm. */
-export function placeOn({ placement: { lies, at } }: Board, { x, y }: Point, deep = 0): Place {
-  if (lies === 'flat') return { x: at.x + x, y: at.y + y, z: at.z - deep }
-  if (lies === 'upright') return { x: at.x + x, y: at.y + deep, z: at.z + y }
-  return { x: at.x + deep, y: at.y + x, z: at.z + y }
+export function placeOn({ placement: { lies, at, tilt = 0 } }: Pick<Board, 'placement'>, p: Point, deep = 0): Place {
+  const square = {
+    flat: { x: at.x + p.x, y: at.y + p.y, z: at.z - deep },
+    upright: { x: at.x + p.x, y: at.y + deep, z: at.z + p.y },
+    end: { x: at.x + deep, y: at.y + p.x, z: at.z + p.y },
+  }[lies]
+  return tipped(square, tilt, at)
 }
 
 /** The middle of a rod's far end. */

@@ -1,7 +1,7 @@
 import { flattened } from '../geometry/flatten'
 import type { Outline } from '../geometry/outline'
 import type { Board, Opening, Rod } from '../model/model'
-import { chordRadius, matrix, roundSolid, type Kernel, type Matrix, type Solid } from './kernel'
+import { chordRadius, matrix, roundSolid, vectorsOf, type Kernel, type Matrix, type Solid } from './kernel'
 
 /** How far a chord may leave an arc, mm. */
 const OFF = 0.04
@@ -22,11 +22,12 @@ function holeOf(opening: Opening): [number, number][] {
 }
 
 /** Where a board's own axes stand in the holder: length, width, and depth from the face its openings are made from. */
-function boardMatrix({ placement: { lies, at } }: Board): Matrix {
+function boardMatrix({ placement: { lies, at, tilt = 0 } }: Board): Matrix {
   const origin = [at.x, at.y, at.z] as const
-  if (lies === 'flat') return matrix([1, 0, 0], [0, 1, 0], [0, 0, -1], origin)
-  if (lies === 'upright') return matrix([1, 0, 0], [0, 0, 1], [0, 1, 0], origin)
-  return matrix([0, 1, 0], [0, 0, 1], [1, 0, 0], origin)
+  const [x, y, z] = vectorsOf(tilt)
+  const down = [-z[0], -z[1], -z[2]] as const
+  if (lies === 'flat') return matrix(x, y, down, origin)
+  return lies === 'upright' ? matrix(x, z, y, origin) : matrix(y, z, x, origin)
 }
 
 /** A board in its own axes: x along, y across, z down from the face that its openings are made from; mm. */
@@ -87,9 +88,22 @@ function cutters(kernel: Kernel, board: Board, opening: Opening): Solid[] {
     for (const made of [round, middle, leaning]) made.delete()
     return [placed]
   }
-  if (opening.depth === null) return []
+  const flared = opening.flare ? [flareCut(kernel, opening, opening.flare)] : []
+  if (opening.depth === null) return flared
   const blind = bore(opening.radius, -1, opening.depth)
-  return opening.dust === null ? [blind] : [blind, bore(opening.dust / 2, opening.depth - 1, thickness + 1)]
+  const steps = (opening.steps ?? []).map((s) => bore(s.diameter / 2, -1, s.depth ?? thickness + 1))
+  const dust = opening.dust === null ? [] : [bore(opening.dust / 2, opening.depth - 1, thickness + 1)]
+  return [...flared, blind, ...steps, ...dust]
+}
+
+/** The cone that a flared mouth takes off round a bore. */
+function flareCut({ Manifold }: Kernel, { centre, radius }: Opening, flare: number): Solid {
+  const [wide, narrow] = [radius + flare, radius].map((r) => chordRadius(r, CHORDS)) as [number, number]
+  // a little beyond the face, so that no skin stays on it
+  const cone = Manifold.cylinder(flare * 1.01, wide * 1 + (wide - narrow) * 0.01, narrow, CHORDS)
+  const placed = cone.translate([centre.x, centre.y, -flare * 0.01])
+  cone.delete()
+  return placed
 }
 
 /** A rod where it stands in the holder. */

@@ -14,6 +14,17 @@ type Vector = readonly [number, number, number]
 /** Where the three axes of a solid's own go, and its origin; mm. */
 export const matrix = (x: Vector, y: Vector, z: Vector, at: Vector): Matrix => [...x, 0, ...y, 0, ...z, 0, ...at, 1] as unknown as Matrix // prettier-ignore
 
+/** Where the holder's three axes go when it is tipped about the first. @param tilt degrees */
+export function vectorsOf(tilt: number): [Vector, Vector, Vector] {
+  const angle = (tilt * Math.PI) / 180
+  const [c, s] = [Math.cos(angle), Math.sin(angle)]
+  return [
+    [1, 0, 0],
+    [0, c, s],
+    [0, -s, c],
+  ]
+}
+
 /** Chords of a whole circle. */
 const CHORDS = 24
 

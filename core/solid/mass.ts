@@ -1,6 +1,7 @@
 import { outlineArea, outlineCentroid } from '../geometry/area'
 import type { Board, HolderModel, Opening, Place, Rod, Seat } from '../model/model'
 import { placeOn, rodEnd } from '../model/standing'
+import { tippedWay } from '../model/tilt'
 import { densityOf } from '../shop/materials'
 import type { Shop } from '../shop/shop'
 import { centreOfGravity } from '../footprint/balance'
@@ -27,10 +28,29 @@ function taken(opening: Opening, thickness: number): Lump[] {
   }
   const deep = opening.depth ?? thickness
   const bore = { volume: area * deep, x, y, z: deep / 2 }
-  if (opening.dust === null) return [bore]
+  const more = [...below(opening, deep, thickness), ...flared(opening)]
+  if (opening.dust === null) return [bore, ...more]
   const rest = thickness - deep
   const dust = (Math.PI * opening.dust ** 2) / 4
-  return [bore, { volume: dust * rest, x: opening.centre.x, y: opening.centre.y, z: deep + rest / 2 }]
+  return [bore, ...more, { volume: dust * rest, x: opening.centre.x, y: opening.centre.y, z: deep + rest / 2 }]
+}
+
+/** The narrower bores below a stepped one, each from where the one above it ends. */
+function below({ centre, steps = [] }: Opening, deep: number, thickness: number): Lump[] {
+  let from = deep
+  return steps.map(({ diameter, depth }) => {
+    const to = depth ?? thickness
+    const lump = { volume: (Math.PI * diameter ** 2 * (to - from)) / 4, ...centre, z: (from + to) / 2 }
+    from = to
+    return lump
+  })
+}
+
+/** The ring that a flared mouth takes off round a bore. */
+function flared({ centre, radius: r, flare: f }: Opening): Lump[] {
+  if (!f) return []
+  const volume = Math.PI * f * f * (r + f / 3)
+  return [{ volume, ...centre, z: (f * (r / 3 + f / 12)) / (r + f / 3) }]
 }
 
 /** What a bevelled rip takes off the lower edge. */
@@ -113,11 +133,15 @@ export const woodWeight = (model: Pick<HolderModel, 'boards' | 'rods'>, shop: Pi
   )
 
 /** What a seated tool weighs, and where; null when it was not weighed. */
-export function toolWeight({ turn, at }: Pick<Seat, 'turn' | 'at'>, tool: Tool | undefined): Weight | null {
+export function toolWeight(
+  { turn, tilt = 0, at }: Pick<Seat, 'turn' | 'tilt' | 'at'>,
+  tool: Tool | undefined,
+): Weight | null {
   const own = tool && centreOfGravity(tool)
   if (!tool?.mass || !own) return null
   const [c, s] = QUARTERS[turn]
-  return { mass: tool.mass, at: { x: at.x + c * own.x - s * own.y, y: at.y + s * own.x + c * own.y, z: at.z + own.z } }
+  const off = tippedWay({ x: c * own.x - s * own.y, y: s * own.x + c * own.y, z: own.z }, tilt)
+  return { mass: tool.mass, at: { x: at.x + off.x, y: at.y + off.y, z: at.z + off.z } }
 }
 
 /** What a holder weighs by itself, and with its tools; tools that are not weighed are left out and counted. */

@@ -5,7 +5,7 @@ import { flattened } from '../geometry/flatten'
 import { outlineBounds, type Outline } from '../geometry/outline'
 import type { Seat } from '../model/model'
 import { QUARTERS } from './mass'
-import { chordRadius, matrix, type Kernel, type Matrix, type Solid } from './kernel'
+import { chordRadius, matrix, vectorsOf, type Kernel, type Matrix, type Solid } from './kernel'
 
 const OFF = 0.2
 const CHORDS = 24
@@ -61,9 +61,11 @@ function toolSolid(kernel: Kernel, tool: Tool): Solid | null {
 }
 
 /** Where a seated tool's own axes stand in the holder: a quarter turn takes its face on to the right. */
-export function seatMatrix({ turn, at }: Pick<Seat, 'turn' | 'at'>): Matrix {
+export function seatMatrix({ turn, tilt = 0, at }: Pick<Seat, 'turn' | 'tilt' | 'at'>): Matrix {
   const [c, s] = QUARTERS[turn]
-  return matrix([c, s, 0], [-s, c, 0], [0, 0, 1], [at.x, at.y, at.z])
+  const [, out, up] = vectorsOf(tilt)
+  const along = (x: number, y: number): [number, number, number] => [x, y * out[1], y * out[2]]
+  return matrix(along(c, s), along(-s, c), up, [at.x, at.y, at.z])
 }
 
 /** A tool where it sits in the holder; null when it has no shape. */

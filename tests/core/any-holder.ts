@@ -4,6 +4,11 @@ import { allKinds as kinds } from '#core/footprint/kinds'
 import { plainTool, SURENESS, type Tool } from '#core/footprint/tool'
 import { usualShop, OUTFITS } from '#core/shop/usual'
 
+/** A handle's diameters at rising heights, or none. */
+const profiles = fc
+  .uniqueArray(fc.integer({ min: 0, max: 90 }), { maxLength: 5 })
+  .chain((heights) => fc.tuple(...heights.sort((a, b) => a - b).map((at) => fc.record({ at: fc.constant(at), diameter: fc.double({ min: 8, max: 45, noNaN: true }) })))) // prettier-ignore
+
 /** A tool of a kind with figures such as that kind commonly has, every one measured. */
 function measuredTool(kindId: string): fc.Arbitrary<Tool> {
   const kind = kinds.find((k) => k.id === kindId)!
@@ -19,6 +24,7 @@ function measuredTool(kindId: string): fc.Arbitrary<Tool> {
       ) as fc.Arbitrary<Record<string, string>>,
       sure: fc.constantFrom(...SURENESS),
       mass: fc.option(fc.double({ min: 0.05, max: 8, noNaN: true }), { nil: null }),
+      profile: kind.profile ? profiles : fc.constant([]),
     })
     .map((more) => ({ ...plainTool('t', kindId, kind.name), ...more }))
 }

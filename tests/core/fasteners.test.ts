@@ -5,7 +5,8 @@ import { allForms } from '#core/forms/all-forms'
 import { along, boxesMeet, driverBox } from '#core/forms/fastening/places'
 import { contactOf, onBoard } from '#core/model/contact'
 import { boardOf, type HolderModel } from '#core/model/model'
-import { boardBox, placeOn, rodBox } from '#core/model/standing'
+import { boardBox, placeOn, rodBox, squareBox } from '#core/model/standing'
+import { tipped } from '#core/model/tilt'
 import { anyHolder } from './any-holder'
 
 /** Holders by their models, ten of each form, always the same. */
@@ -37,12 +38,14 @@ describe('the fasteners of any holder', () => {
         const joint = model.joints.find((j) => j.order === f.joint)!
         expect(joint.parts).toEqual([f.through, f.into])
         expect(f.side + f.bite).toBeCloseTo(f.length, 6)
-        expect(f.at[contact.axis] + contact.sense * f.side).toBeCloseTo(contact.at, 3)
-        const box = boardBox(into)[contact.axis]
+        // seen square, where the parts are tilted
+        const at = contact.tip ? tipped(f.at, -contact.tip.tilt, contact.tip.about) : f.at
+        expect(at[contact.axis] + contact.sense * f.side).toBeCloseTo(contact.at, 3)
+        const box = squareBox(into)[contact.axis]
         expect(f.bite).toBeLessThanOrEqual(box[1] - box[0] - input.shop.settings.pointKeep + 1e-6)
         for (const side of [contact.along, contact.across]) {
-          expect(f.at[side.axis]).toBeGreaterThan(side.from)
-          expect(f.at[side.axis]).toBeLessThan(side.to)
+          expect(at[side.axis]).toBeGreaterThan(side.from)
+          expect(at[side.axis]).toBeLessThan(side.to)
         }
       }
   })

@@ -38,7 +38,7 @@ describe('the steps of any holder', () => {
         expect(new Set(made).size).toBe(made.length)
         const wanted = featuresOf(model)
         expect(wanted.filter((f) => !made.includes(f))).toEqual([])
-        const own = /^(cut|layers|bevel|bore|dust|file|saw|joint|drive):/
+        const own = /^(cut|layers|bevel|bore|dust|flare|file|saw|joint|drive):/
         expect(made.filter((f) => own.test(f)).sort()).toEqual([...wanted].sort())
         expect(new Set(steps.map((s) => s.id)).size).toBe(steps.length)
       }
@@ -72,7 +72,7 @@ describe('the steps of any holder', () => {
         for (const made of s.makes) {
           const [what, id] = [made.slice(0, made.indexOf(':')), made.slice(made.indexOf(':') + 1)]
           if (what === 'cut') cut.add(id.slice(0, id.lastIndexOf('#')))
-          if (['bore', 'dust', 'file', 'saw'].includes(what)) {
+          if (['bore', 'dust', 'flare', 'file', 'saw'].includes(what)) {
             const board = id.split('/')[0]!
             expect(cut.has(board)).toBe(true)
             expect(standing.has(board), `${made} when the board is already joined`).toBe(false)

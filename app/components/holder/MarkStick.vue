@@ -73,6 +73,7 @@ function told(m: Mark): string {
   const [one, ...more] = openingsAt(m)
   const bores = one?.bores ?? []
   if (bores.length === 0) return one?.opensTo === null ? 'no bit' : 'saw'
+  if (more.length === 0 && one!.steps) return `⌀ ${[...bores, ...one!.steps].map((b) => bit(b.bit)).join(' › ')}`
   if (more.length === 0) return `${bores.length > 1 ? `${bores.length} × ` : ''}⌀ ${bit(bores[0]!.bit)}`
   const sizes = [...new Set([one!, ...more].map((o) => (o.bores[0] ? bit(o.bores[0].bit) : 'no bit')))]
   return `⌀ ${sizes.join(', ')}`

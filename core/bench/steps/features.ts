@@ -1,4 +1,4 @@
-import type { Board, HolderModel, Opening } from '../../model/model'
+import { drilled, type Board, type HolderModel, type Opening } from '../../model/model'
 
 /** Names of what is made on the way to a holder. Each is made once, by one step. */
 export const cutOf = (part: string, layer: number): string => `cut:${part}#${layer}`
@@ -7,6 +7,7 @@ export const bevelOf = (board: string): string => `bevel:${board}`
 export const markOf = (board: string): string => `mark:${board}`
 export const boreOf = (board: string, opening: string, n: number): string => `bore:${board}/${opening}#${n}`
 export const dustOf = (board: string, opening: string): string => `dust:${board}/${opening}`
+export const flareOf = (board: string, opening: string): string => `flare:${board}/${opening}`
 export const fileOf = (board: string, opening: string): string => `file:${board}/${opening}`
 export const sawOf = (board: string, opening: string): string => `saw:${board}/${opening}`
 export const easeOf = (board: string): string => `ease:${board}`
@@ -17,7 +18,8 @@ export const driveOf = (fastener: string): string => `drive:${fastener}`
 export function openingFeatures(board: Board, opening: Opening): string[] {
   const sawn = opening.opensTo !== null || opening.cut === 'sawn' || opening.bores.length === 0
   return [
-    ...opening.bores.map((_, n) => boreOf(board.id, opening.id, n)),
+    ...drilled(opening).map((_, n) => boreOf(board.id, opening.id, n)),
+    ...(opening.flare ? [flareOf(board.id, opening.id)] : []),
     ...(opening.dust === null ? [] : [dustOf(board.id, opening.id)]),
     ...(opening.bores.length > 1 ? [fileOf(board.id, opening.id)] : []),
     ...(sawn ? [sawOf(board.id, opening.id)] : []),

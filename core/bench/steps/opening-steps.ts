@@ -1,10 +1,10 @@
 import { routerPasses } from '../../fit/router'
-import type { Board, Opening } from '../../model/model'
+import { drilled, type Board, type Opening } from '../../model/model'
 import { bitName } from '../../shop/bit-name'
 import type { BitKind } from '../../shop/shop'
 import { formatAngle } from '../../units/angle'
 import { formatLength } from '../../units/format-length'
-import { blankFeatures, boreOf, dustOf, easeOf, fileOf, markOf, openingFeatures, sawOf } from './features'
+import { blankFeatures, boreOf, dustOf, easeOf, fileOf, flareOf, markOf, openingFeatures, sawOf } from './features'
 import { bitSpeed, drillFor, sawFor } from './machines'
 import { step, wants, wantsDry, type Bench, type Step } from './step'
 import { MINUTES } from './times'
@@ -28,9 +28,9 @@ function boreGroups(boards: readonly Board[]): BoreGroup[] {
   const groups = new Map<string, BoreGroup>()
   for (const board of boards)
     for (const opening of board.openings)
-      opening.bores.forEach((bore, n) => {
-        const key = `${bore.bit.toFixed(3)} ${opening.depth?.toFixed(1) ?? 'through'} ${opening.slant}`
-        const group = groups.get(key) ?? { bit: bore.bit, depth: opening.depth, slant: opening.slant, bores: [] }
+      drilled(opening).forEach(({ bit, depth }, n) => {
+        const key = `${bit.toFixed(3)} ${depth?.toFixed(1) ?? 'through'} ${opening.slant}`
+        const group = groups.get(key) ?? { bit, depth, slant: opening.slant, bores: [] }
         group.bores.push({ board, opening, n })
         groups.set(key, group)
       })
@@ -60,7 +60,7 @@ export function boreSteps({ model, shop }: Bench): Step[] {
     const owned = shop.bits.find((b) => Math.abs(b.diameter - bit) < 1e-6)
     const name = bitName(bit, shop)
     const deep = depth ?? Math.max(...boards.map((b) => b.thickness))
-    const fromEdge = Math.max(...bores.map(({ board, opening, n }) => Math.min(opening.bores[n]!.centre.y, board.width - opening.bores[n]!.centre.y))) // prettier-ignore
+    const fromEdge = Math.max(...bores.map(({ board, opening }) => Math.min(opening.centre.y, board.width - opening.centre.y))) // prettier-ignore
     const drill = drillFor(shop, { diameter: bit, deep, fromEdge, slant })
     const small = boards.some((b) => b.length < SMALL.length || b.width < SMALL.width)
     return step({
@@ -87,6 +87,9 @@ export function boreSteps({ model, shop }: Bench): Step[] {
         ...(depth === null
           ? []
           : ['Set the stop from the bit’s cutting edge, and try it in waste: its point goes deeper.']),
+        ...(bores.some(isStep)
+          ? ['Into the wider bores that are there: the point finds their middle. Depths count from the face.']
+          : []),
         ...(drill.says ? [drill.says] : []),
       ],
       cautions: [
@@ -96,12 +99,16 @@ export function boreSteps({ model, shop }: Bench): Step[] {
           : []),
       ],
       makes: bores.map(({ board, opening, n }) => boreOf(board.id, opening.id, n)),
-      wants: wants(...boards.map((b) => markOf(b.id))),
+      // the wider bore first, so that the narrower bit finds its centre
+      wants: wants(...boards.map((b) => markOf(b.id)), ...bores.filter((x) => isStep(x)).map(({ board, opening, n }) => boreOf(board.id, opening.id, n - 1))), // prettier-ignore
       minutes: MINUTES.changeBit + MINUTES.bore * bores.length,
       show: { look: 'board', boards: boards.map((b) => b.id) },
     })
   })
 }
+
+/** Whether a bore goes on below a wider one. */
+const isStep = ({ opening, n }: BoreGroup['bores'][number]): boolean => n >= opening.bores.length
 
 const numbered = (places: readonly (number | null)[]): string => {
   const seats = places.filter((p) => p !== null)
@@ -131,6 +138,22 @@ export function shapeSteps({ model, shop }: Bench): Step[] {
         wants: wants(...dusty.flatMap(({ board, opening }) => opening.bores.map((_, n) => boreOf(board.id, opening.id, n)))), // prettier-ignore
         minutes: MINUTES.changeBit + MINUTES.dust * dusty.length,
         show: { look: 'board', boards: idsOf(dusty) },
+      }),
+    )
+  const flared = all.filter(({ opening }) => opening.flare)
+  if (flared.length > 0)
+    steps.push(
+      step({
+        id: 'flare',
+        kind: 'flare',
+        title: `Flare the mouths: ${flared.length}`,
+        parts: idsOf(flared),
+        settings: [{ label: 'Chamfer', value: formatLength(flared[0]!.opening.flare!, shop) }],
+        says: ['With a countersink or a chamfer cutter at 45°, so that a tip finds its hole without looking.'],
+        makes: flared.map(({ board, opening }) => flareOf(board.id, opening.id)),
+        wants: wants(...flared.flatMap(({ board, opening }) => drilled(opening).map((_, n) => boreOf(board.id, opening.id, n)))), // prettier-ignore
+        minutes: MINUTES.changeBit + MINUTES.dust * flared.length,
+        show: { look: 'board', boards: idsOf(flared) },
       }),
     )
   const filed = all.filter(({ opening }) => opening.bores.length > 1)

@@ -12,10 +12,10 @@ import {
 import { PAIR } from '../../cutting/from-holders'
 import { drawnWidth, type SheetCuts } from '../../cutting/sheets-used'
 import { axesOf, onBoard } from '../../model/contact'
-import type { Board, HolderModel, Opening } from '../../model/model'
+import { drilled, type Board, type HolderModel, type Opening } from '../../model/model'
 import { formatLength, gridStep, type LengthFormat } from '../../units/format-length'
 import { toGrid } from '../../units/grid'
-import { boreOf, dustOf, fileOf, sawOf } from './features'
+import { boreOf, dustOf, fileOf, flareOf, sawOf } from './features'
 import type { Bench, Step } from './step'
 
 /** What a line on a card stands for: wood, what is worked on now, what was made before, waste, a mark, the wall. */
@@ -83,7 +83,7 @@ function oneBoard(model: HolderModel, board: Board, s: Step, format: LengthForma
   }
   for (const o of board.openings) {
     for (const item of openingInk(board, o, s)) outlines.push({ ink: item.ink, outline: seen(item.outline) })
-    if (['mark', 'bore', 'saw', 'dust'].includes(s.kind)) {
+    if (['mark', 'bore', 'saw', 'dust', 'flare'].includes(s.kind)) {
       for (const c of o.bores.length > 0 ? o.bores.map((b) => b.centre) : [o.centre])
         cross(c, 'mark', Math.max(small, o.width * 0.35))
       station(o.centre.x)
@@ -114,11 +114,11 @@ function spaced(stations: readonly { x: number; text: string }[], box: Bounds, l
 
 /** How an opening looks at a step: what is made now, what was made before, and nothing of what comes later. */
 function openingInk(board: Board, o: Opening, s: Step): { ink: Ink; outline: Outline }[] {
-  const order = ['mark', 'bore', 'dust', 'file', 'saw']
+  const order = ['mark', 'bore', 'dust', 'flare', 'file', 'saw']
   const now = order.indexOf(s.kind)
   const found: { ink: Ink; outline: Outline }[] = []
   const bored = now < 0 || now > order.indexOf('bore')
-  o.bores.forEach((b, n) => {
+  drilled(o).forEach((b, n) => {
     const made = s.makes.includes(boreOf(board.id, o.id, n))
     if (made || bored)
       found.push({ ink: made ? 'now' : 'made', outline: circle(b.centre.x, b.centre.y, b.diameter / 2) }) // prettier-ignore
@@ -128,6 +128,7 @@ function openingInk(board: Board, o: Opening, s: Step): { ink: Ink; outline: Out
   const filed = s.makes.includes(fileOf(board.id, o.id))
   if (sawn || filed) found.push({ ink: 'waste', outline: o.outline })
   else if (now < 0 || s.kind === 'mark') found.push({ ink: now < 0 ? 'made' : 'mark', outline: o.outline })
+  if (s.makes.includes(flareOf(board.id, o.id))) found.push({ ink: 'now', outline: circle(o.centre.x, o.centre.y, o.radius + o.flare!) }) // prettier-ignore
   if (s.makes.includes(dustOf(board.id, o.id))) found.push({ ink: 'now', outline: circle(o.centre.x, o.centre.y, o.dust! / 2) }) // prettier-ignore
   return found
 }

@@ -1,6 +1,6 @@
 import { flipped, moved, type Outline, type Point } from '../../geometry/outline'
 import { axesOf, onBoard } from '../../model/contact'
-import type { Board, HolderModel, Opening } from '../../model/model'
+import { drilled, type Board, type HolderModel, type Opening } from '../../model/model'
 import { bitName } from '../../shop/bit-name'
 import type { Shop } from '../../shop/shop'
 import { formatLength, gridStep } from '../../units/format-length'
@@ -104,16 +104,21 @@ function boardInk(model: HolderModel, board: Board, drawn: Drawn, shop: Shop): I
 function openingInk(model: HolderModel, board: Board, o: Opening, drawn: Drawn, shop: Shop): Ink[] {
   const seat = model.seats.find((s) => s.id === o.seat)
   const centre = drawn.point(o.centre)
-  const deep = o.depth === null ? '' : `, ${formatLength(o.depth, shop, 'down')} deep`
   const at = formatLength(toGrid(o.centre.x, gridStep(shop)), shop)
   return [
     { kind: 'outline', outline: drawn.outline(o.outline), pen: CUT },
-    ...o.bores.flatMap(({ centre: c, diameter, bit }): Ink[] => {
+    ...drilled(o).flatMap(({ centre: c, diameter, bit, depth }, n): Ink[] => {
       const p = drawn.point(c)
+      const deep = depth === null ? '' : `, ${formatLength(depth, shop, 'down')} deep`
       return [
         { kind: 'circle', centre: p, radius: diameter / 2, pen: THIN },
         ...cross(p, Math.min(diameter / 2 + 2, 8), THIN),
-        { kind: 'text', at: { x: p.x + 1, y: p.y + 3.4 }, text: `${bitName(bit, shop)}${deep}`, size: 2.6 },
+        {
+          kind: 'text',
+          at: { x: p.x + 1, y: p.y + 3.4 + 3 * (o.steps ? n : 0) },
+          text: `${bitName(bit, shop)}${deep}`,
+          size: 2.6,
+        },
       ]
     }),
     ...(o.bores.length === 0 ? cross(centre, 4, THIN) : []),

@@ -70,4 +70,28 @@ describe('a berth', () => {
       measured: { value: 18 + 572 + 18 },
     })
   })
+
+  it('raises its front between two cheeks, so far off the back that nothing leans into it', () => {
+    const { model: leaning, working } = design(berth([plane('a', 40), plane('b', 60)], { tilt: '10' }))
+    const part = (id: string) => leaning!.boards.find((b) => b.id === id)!
+    const value = (id: string) => working.find((f) => f.id === id)!.value
+    const [s, c] = [Math.sin(Math.PI / 18), Math.cos(Math.PI / 18)]
+    expect(value('tiltOff')).toBeCloseTo(60 * s)
+    expect(part('shelf').length).toBe(board('shelf').length - 36)
+    expect(part('shelf').placement).toMatchObject({ tilt: 10, at: { x: 18, y: 18 + 60 * s, z: 0 } })
+    expect(part('left').length).toBeCloseTo(60 * s + 190 * c + 18 * s)
+    // shelf and lip lie between the cheeks from the back to the front, and from below to above
+    for (const id of ['shelf', 'lip', 'divider-1'])
+      for (const axis of ['y', 'z'] as const) {
+        expect(boardBox(part(id))[axis][0]).toBeGreaterThanOrEqual(boardBox(part('left'))[axis][0] - 1e-9)
+        expect(boardBox(part(id))[axis][1]).toBeLessThanOrEqual(boardBox(part('left'))[axis][1] + 1e-9)
+      }
+    for (const seat of leaning!.seats) {
+      expect(seat.tilt).toBe(10)
+      expect(seat.at.y - seat.extent.back).toBeGreaterThan(18)
+      expect(seat.at.y + seat.extent.front).toBeLessThan(18 + value('cheekLength'))
+    }
+    // screwed through the cheeks into the ends of the shelf, wherever those lean
+    expect(leaning!.fasteners.filter((f) => f.into === 'shelf' && f.toward.x !== 0).length).toBeGreaterThanOrEqual(4)
+  })
 })

@@ -1,5 +1,6 @@
 import type { Choice } from '../form'
 import { backHeightQuestion, gapQuestion, marginQuestion, pitchQuestion, stockQuestion } from '../questions'
+import { tiltQuestion } from '../tilting'
 
 export const choices: readonly Choice[] = [
   pitchQuestion('How the places are spaced along the shelf.'),
@@ -14,6 +15,12 @@ export const choices: readonly Choice[] = [
       { value: 'without', label: 'none', when: 'an open shelf: anything stands anywhere' },
     ],
   },
+  tiltQuestion('How far the front of the shelf is raised, between two cheeks.', {
+    '0': 'flat: the simplest to make',
+    '5': 'what rolls stays at the back',
+    '10': 'a knock on the wall carries things back, not out',
+    '15': 'for what is smooth or heavy; it takes more height',
+  }),
   gapQuestion('tools'),
   marginQuestion('tool', 'shelf'),
   { key: 'lip', label: 'Lip', about: 'How high it stands over the shelf in front.', type: 'length', setting: 'lipHeight', min: 5, max: 200 }, // prettier-ignore

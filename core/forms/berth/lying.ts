@@ -22,6 +22,7 @@ const SIZES: Record<string, readonly [across: string, out: string, high: string]
 export interface LyingEnvelope {
   half: Measured
   out: Measured
+  high: Measured
 }
 
 /** The envelope of a tool that lies on a shelf; null for a kind that lies on none. */
@@ -36,7 +37,7 @@ export function lyingEnvelope(
   const missing = sizes.filter((key) => m[key] === undefined)
   if (missing.length > 0) return { missing }
   const [across, out] = turn % 2 === 1 ? [sizes[1], sizes[0]] : sizes
-  return { half: part(m, across, 0.5), out: part(m, out) }
+  return { half: part(m, across, 0.5), out: part(m, out), high: part(m, sizes[2]) }
 }
 
 /** A tool on the shelf; mm, with the ids of its figures. */
@@ -44,9 +45,10 @@ export interface Lying extends Spot {
   order: SeatOrder
   tool: Tool
   out: number
+  high: number
   /** from its back edge, its middle and its underside to its own origin, as it lies */
   origin: Place
-  ids: Record<'left' | 'right' | 'out' | 'mass', string>
+  ids: Record<'left' | 'right' | 'out' | 'high' | 'mass', string>
 }
 
 /** Works out what each seat asks of the shelf. Seats whose tool is gone, unmeasured or lies on no shelf are left out and named. */
@@ -63,6 +65,7 @@ export function lying(input: PlanInput, trail: Trail): { lying: Lying[]; refusal
     const place = found.length + 1
     const half = measuredFigure(trail, order, tool, 'half', `Half the width of ${place}`, e.half, halfRule)
     const out = measuredFigure(trail, order, tool, 'out', `Reach of ${place}`, e.out, outRule)
+    const high = measuredFigure(trail, order, tool, 'high', `Height of ${place}`, e.high, outRule)
     const mass = massFigure(trail, tool)
     found.push({
       seat: order.id,
@@ -72,8 +75,9 @@ export function lying(input: PlanInput, trail: Trail): { lying: Lying[]; refusal
       left: e.half.value,
       right: e.half.value,
       out: e.out.value,
+      high: e.high.value,
       origin: originOf(tool, order.turn),
-      ids: { left: half, right: half, out, mass },
+      ids: { left: half, right: half, out, high, mass },
     })
   }
   return { lying: found, refusals }

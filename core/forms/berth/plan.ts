@@ -3,11 +3,13 @@ import { formatLength } from '../../units/format-length'
 import { LARGEST_SIZE } from '../../units/length'
 import { Trail } from '../../working/trail'
 import { lengthOf, optionOf, settingOf } from '../choice-value'
-import type { Plan, PlanInput, Refusal } from '../form'
+import type { Plan, PlanInput, PlannedModel, Refusal } from '../form'
 import { plainBoard } from '../plain-board'
 import { spreadSpots } from '../spread'
 import { NO_STOCK, stocksFor } from '../stocks'
+import { tiltOf } from '../tilting'
 import { choices } from './choices'
+import { leanBack } from './lean-back'
 import { lying, type Lying } from './lying'
 import { depthRule, dividerRule, lipRule } from './rules'
 
@@ -82,21 +84,19 @@ export function planBerth(input: PlanInput): Plan {
     })
   const dividers = divided ? between(trail, all, centres, td).map((x, i) => plate(`divider-${i + 1}`, `Divider ${i + 1}`, 'divider', x)) : [] // prettier-ignore
   const standing = [plate('left', 'Left end', 'end', 0), ...dividers, plate('right', 'Right end', 'end', length - td)]
-  return {
-    trail,
-    refusals,
-    model: {
-      version: MODEL_VERSION,
-      form: 'berth',
-      name: input.holder.name,
-      boards: [shelf, back, front, ...standing],
-      rods: [],
-      reach: { value: tb + depth + stocks.lip.thickness, formula: '{thickness:back} + {depth} + {thickness:lip}' },
-      joints: joints(standing),
-      fasteners: [],
-      seats: all.map((l, i) => seat(l, centres[i]!, tb + clearance)),
-    },
+  const level: PlannedModel = {
+    version: MODEL_VERSION,
+    form: 'berth',
+    name: input.holder.name,
+    boards: [shelf, back, front, ...standing],
+    rods: [],
+    reach: { value: tb + depth + stocks.lip.thickness, formula: '{thickness:back} + {depth} + {thickness:lip}' },
+    joints: joints(standing),
+    fasteners: [],
+    seats: all.map((l, i) => seat(l, centres[i]!, tb + clearance)),
   }
+  const tilt = tiltOf(choices, input, trail)
+  return { trail, refusals, model: tilt === 0 ? level : leanBack(trail, level, all, tilt) }
 }
 
 const joints = (standing: readonly Board[]): Joint[] => [

@@ -8,3 +8,10 @@ export const outRule = rule('out', 'How far it reaches out from the back, as it 
 export const depthRule = rule('depth', 'The shelf is as deep as what reaches furthest out, clear of the back, and loose by as much at the lip.') // prettier-ignore
 export const dividerRule = rule('divider', 'A divider stands in the middle of the gap between two neighbours.')
 export const lipRule = rule('lip', 'The lip covers the shelf’s front edge and stands over it by its height.')
+export const offRule = rule(
+  'tilt-off',
+  'A shelf whose front is raised leans back: it stands so far off the back that the tallest thing on it, or a divider, clears it.',
+)
+export const innerRule = rule('inner', 'A tilted shelf stands between two cheeks.')
+export const cheekLengthRule = rule('cheek-length', 'A cheek reaches as far out as the tilted shelf and its lip.')
+export const cheekHeightRule = rule('cheek-height', 'A cheek is as high as the tilted shelf with its dividers.')

@@ -1,5 +1,6 @@
 import { screwDiameter } from '../../fit/screw'
 import type { Board, Fastener, Joint, Place } from '../../model/model'
+import { tipped, tippedWay } from '../../model/tilt'
 import { densityOf, materialOf } from '../../shop/materials'
 import type { Shop } from '../../shop/shop'
 import type { Plan, PlanInput, PlannedModel } from '../form'
@@ -65,25 +66,30 @@ function positions({ contact: { along } }: Line, kind: Unplaced, { settings }: S
 
 /** Puts fasteners where they are wanted, or as near to it as they are clear of everything. */
 function place(kind: Unplaced, { contact, side, across }: Line, wanted: readonly number[], around: Around): Fastener[] {
-  const toward: Place = { x: 0, y: 0, z: 0, [contact.axis]: contact.sense }
+  const { tip } = contact
+  const square: Place = { x: 0, y: 0, z: 0, [contact.axis]: contact.sense }
+  const toward = tip ? tippedWay(square, tip.tilt) : square
   const at = (position: number): Place => {
     const found = { x: 0, y: 0, z: 0 }
     found[contact.axis] = contact.at - contact.sense * side
     found[contact.along.axis] = position
     found[contact.across.axis] = across
-    return found
+    return tip ? tipped(found, tip.tilt, tip.about) : found
   }
   const { from, to } = contact.along
   const reach = (wanted.length > 1 ? wanted[1]! - wanted[0]! : to - from) / 2 - kind.diameter
   const placed: Fastener[] = []
+  const put: number[] = []
   for (const position of wanted) {
     const isFree = (p: number): boolean =>
       p > from + kind.diameter &&
       p < to - kind.diameter &&
-      placed.every((f) => Math.abs(f.at[contact.along.axis] - p) > 2 * kind.diameter) &&
+      put.every((other) => Math.abs(other - p) > 2 * kind.diameter) &&
       around.free({ ...kind, at: at(p), toward })
     const found = nearestFree(position, reach, isFree)
-    if (found !== null) placed.push({ ...kind, id: `${kind.kind}-${kind.joint}-${placed.length + 1}`, at: at(found), toward }) // prettier-ignore
+    if (found === null) continue
+    placed.push({ ...kind, id: `${kind.kind}-${kind.joint}-${placed.length + 1}`, at: at(found), toward })
+    put.push(found)
   }
   return placed
 }

@@ -1,7 +1,7 @@
 import { outlineBounds } from '../../geometry/outline'
 import { contactOf, onBoard, axesOf, type Axis, type Contact } from '../../model/contact'
-import type { Board, Fastener, Place } from '../../model/model'
-import { boardBox, rodBox, type Box } from '../../model/standing'
+import { deepest, type Board, type Fastener, type Place } from '../../model/model'
+import { boardBox, rodBox, squareBox, type Box } from '../../model/standing'
 import type { PlannedModel } from '../form'
 
 /** Room that a driver needs on a screw's axis, mm. */
@@ -17,7 +17,8 @@ const STEP = 3
 export function along(at: Place, toward: Place, long: number, across: number): Box {
   const side = (axis: Axis): readonly [number, number] => {
     const end = at[axis] + toward[axis] * long
-    const round = toward[axis] === 0 ? across / 2 : 0
+    // what runs at a slant is as thick along an axis as it is square to it
+    const round = (across / 2) * Math.sqrt(Math.max(0, 1 - toward[axis] ** 2))
     return [Math.min(at[axis], end) - round, Math.max(at[axis], end) + round]
   }
   return { x: side('x'), y: side('y'), z: side('z') }
@@ -89,7 +90,7 @@ export class Around {
     if (known) return known
     const found = board.openings.map((o): Hole => {
       const { minX, maxX, minY, maxY } = outlineBounds(o.outline)
-      const deep = o.depth === null || o.dust !== null ? board.thickness : o.depth
+      const deep = (o.dust === null ? deepest(o) : null) ?? board.thickness
       return { minX: minX - CLEAR, maxX: maxX + CLEAR, minY: minY - CLEAR, maxY: maxY + CLEAR, deep: deep + CLEAR }
     })
     this.holes.set(board.id, found)
@@ -122,7 +123,7 @@ export interface Line {
 }
 
 const sizeAlong = (board: Board, axis: Axis): number => {
-  const [from, to] = boardBox(board)[axis]
+  const [from, to] = squareBox(board)[axis]
   return to - from
 }
 

@@ -1,5 +1,6 @@
 import type { Choice } from '../form'
 import { backHeightQuestion, fitQuestion, gapQuestion, marginQuestion, stockQuestion } from '../questions'
+import { tiltQuestion } from '../tilting'
 
 export const choices: readonly Choice[] = [
   fitQuestion('How freely a shank goes into its bore.', {
@@ -28,6 +29,32 @@ export const choices: readonly Choice[] = [
     ],
   },
   {
+    key: 'pocket',
+    label: 'Pocket',
+    about: 'Whether a through bore widens in steps to the handle’s profile, where one was measured.',
+    type: 'option',
+    usual: 'plain',
+    values: [
+      { value: 'plain', label: 'plain', when: 'one bit a tool; it rests on its shoulder' },
+      {
+        value: 'matched',
+        label: 'to its profile',
+        when: 'the handle sinks in and nothing wobbles; several bits a tool',
+      },
+    ],
+  },
+  {
+    key: 'mouth',
+    label: 'Mouths',
+    about: 'The edge round each bore.',
+    type: 'option',
+    usual: 'square',
+    values: [
+      { value: 'square', label: 'square', when: 'as the bit leaves it, eased' },
+      { value: 'flared', label: 'flared', when: 'a tip finds its hole without looking' },
+    ],
+  },
+  {
     key: 'rows',
     label: 'Rows',
     about: 'From back to front; the tools fill them in their order.',
@@ -52,6 +79,25 @@ export const choices: readonly Choice[] = [
       { value: 'staggered', label: 'staggered', when: 'an even grid, every other row between: less deep' },
     ],
   },
+  {
+    key: 'stand',
+    label: 'Rows stand',
+    about: 'On one block, or each on a board of its own between two cheeks, the back one highest.',
+    type: 'option',
+    usual: 'level',
+    values: [
+      { value: 'level', label: 'level', when: 'one block: the least work' },
+      { value: 'stepped', label: 'on steps', when: 'the back row is seen and gripped over the front one' },
+    ],
+  },
+  { key: 'rise', label: 'Rise', about: 'From the top of a row to the top of the one behind it.', type: 'length', setting: 'rowRise', min: 5, max: 200, onlyFor: { key: 'stand', value: 'stepped' } }, // prettier-ignore
+  tiltQuestion('How far the block leans forward, between two cheeks.', {
+    '0': 'level: what stands in it stands upright',
+    '5': 'labels and handles turn a little to the eye',
+    '10': 'handles come towards the hand',
+    '15': 'for a block that hangs low, and is looked down on',
+    '20': 'as far as tools stay in by their weight without a deep bore',
+  }),
   {
     key: 'layers',
     label: 'Layers',

@@ -116,13 +116,13 @@ function onGrid(
 /** Wood from a row's widest bore to the edge beside it. @returns the figure's id */
 function edgeOf(input: PlanInput, trail: Trail, name: string, label: string, widest: Socket): string {
   const id = `edge:${name}`
-  const value = Math.max(settingOf(input, trail, 'edge'), settingOf(input, trail, 'edgePerOpening') * widest.bore)
+  const value = Math.max(settingOf(input, trail, 'edge'), settingOf(input, trail, 'edgePerOpening') * widest.mouth)
   trail.derive(
     id,
     `Wood to the ${label} edge`,
     value,
     edgeRule,
-    `max({edge}, {edgePerOpening} × {${widest.ids.slot}})`,
+    `max({edge}, {edgePerOpening} × {${widest.ids.mouth}})`,
     {
       print: 'up',
     },
@@ -147,14 +147,14 @@ function acrossBlock(
 
   const backRow = rows[0]!
   const deepest = most(backRow, (s) => s.back)
-  const widest = most(backRow, (s) => s.bore)
+  const widest = most(backRow, (s) => s.mouth)
   const backEdge = edgeOf(input, trail, 'back', 'back', widest)
   const first = trail.derive(
     ids[0]!,
     rows.length > 1 ? 'Row 1 from the back edge' : 'Back edge to the line of centres',
-    Math.max(deepest.back + clearance - standOff, widest.bore / 2 + trail.get(backEdge).value),
+    Math.max(deepest.back + clearance - standOff, widest.mouth / 2 + trail.get(backEdge).value),
     firstRowRule,
-    `max({${deepest.ids.back}} + {headClearance} − {standOff}, {${widest.ids.slot}} / 2 + {${backEdge}})`,
+    `max({${deepest.ids.back}} + {headClearance} − {standOff}, {${widest.ids.mouth}} / 2 + {${backEdge}})`,
   )
   const ys = [first]
   for (let r = 1; r < rows.length; r++) {
@@ -163,14 +163,14 @@ function acrossBlock(
       trail.derive(ids[r]!, `Row ${r + 1} from the back edge`, ys[r - 1]! + trail.get(step).value, rowRule, `{${ids[r - 1]}} + {${step}}`), // prettier-ignore
     )
   }
-  const frontWidest = most(rows.at(-1)!, (s) => s.bore)
+  const frontWidest = most(rows.at(-1)!, (s) => s.mouth)
   const frontEdge = edgeOf(input, trail, 'front', 'front', frontWidest)
   const width = trail.derive(
     'width',
     'Block depth',
-    ys.at(-1)! + frontWidest.bore / 2 + trail.get(frontEdge).value,
+    ys.at(-1)! + frontWidest.mouth / 2 + trail.get(frontEdge).value,
     widthRule,
-    `{${ids.at(-1)}} + {${frontWidest.ids.slot}} / 2 + {${frontEdge}}`,
+    `{${ids.at(-1)}} + {${frontWidest.ids.mouth}} / 2 + {${frontEdge}}`,
   )
   return { ys, ids, width }
 }

@@ -8,6 +8,14 @@ export const extentRule = rule(
   'How far the tool reaches from its bore’s axis above the block, the round hole its shank would just pass, and how long that is.',
 )
 export const oneBoreRule = rule('one', 'One bore for all is what the thickest of them needs.')
+export const sinkRule = rule(
+  'sink',
+  'A handle sinks in as far as its profile was measured and the block leaves a floor under it.',
+)
+export const pocketRule = rule(
+  'pocket',
+  'From the tip up, each bit bores as deep as the handle, with its fit, is too wide for the next narrower one; the widest first.',
+)
 export const wantedDepthRule = rule(
   'depth-wanted',
   'A bit or key stands its whole shank deep; any other tool by its bore and by its length, whichever is more.',
@@ -46,3 +54,22 @@ export const widthRule = rule(
   'width',
   'From the back edge to the front row, half its widest bore, and its wood to the edge.',
 )
+export const offRule = rule(
+  'tilt-off',
+  'A block that leans forward leans back below: it stands so far off the back that its lower edge, and what hangs out below it, clears the wall.',
+)
+export const cheekLengthRule = rule('cheek-length', 'A cheek reaches as far out as the block at its tilt.')
+export const cheekHeightRule = rule(
+  'cheek-height',
+  'A cheek reaches from the top of the back row down to the lowest edge.',
+)
+export const backLengthRule = rule('back-length', 'The back is as long as the block and its two cheeks.')
+export const rowBoardRule = rule(
+  'row-board',
+  'Each row’s board reaches half of the way to its neighbours, the outermost to the block’s edges.',
+)
+export const inBoardRule = rule(
+  'row-in-board',
+  'A row stands in its own board as far from its back edge as the board begins behind it.',
+)
+export const aboveRule = rule('above', 'What stands above the block: the whole length, less what goes in.')

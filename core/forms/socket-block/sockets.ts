@@ -1,5 +1,5 @@
 import { boredBy, bitToBuy, chooseBit, neededOpening } from '../../fit/bore'
-import { boreRule, neededRule, sawnRule } from '../../fit/rules'
+import { boreRule, doubtRule, neededRule, sawnRule } from '../../fit/rules'
 import type { Measured, ShankEnvelope } from '../../footprint/kind'
 import type { Tool } from '../../footprint/tool'
 import type { SeatOrder } from '../../model/holder'
@@ -11,8 +11,10 @@ import { optionOf, settingOf } from '../choice-value'
 import type { PlanInput, Refusal } from '../form'
 import { doubtFigure, massFigure, measuredFigure } from '../measured-figure'
 import { seatTool } from '../seat-tool'
+import { fieldDoubt } from '../doubt'
 import { choices } from './choices'
-import { depthRule, extentRule, leastDepthRule, oneBoreRule, wantedDepthRule } from './rules'
+import { pocketBores, widestTo, type PocketBore } from './pocket'
+import { depthRule, extentRule, leastDepthRule, oneBoreRule, pocketRule, sinkRule, wantedDepthRule } from './rules'
 
 /** One tool in the block, with everything the layout needs and the ids of its figures on the trail. mm */
 export interface Socket {
@@ -23,7 +25,9 @@ export interface Socket {
   right: number
   front: number
   back: number
+  /** of its shank's own bore, and how wide it is at its mouth */
   bore: number
+  mouth: number
   bit: Bit | null
   /** null: through */
   depth: number | null
@@ -31,8 +35,13 @@ export interface Socket {
   sharp: boolean
   /** how far the end of its shank stands above the block */
   lift: number
-  ids: Record<'left' | 'right' | 'front' | 'back' | 'neckAcross' | 'needed' | 'slot' | 'mass', string> &
-    Partial<Record<'shoulder' | 'shoulderDoubt' | 'length' | 'depth' | 'depthLeast', string>>
+  /** the bores of its pocket above the shank's own, the widest first; none for a plain one */
+  pocket: readonly PocketBore[]
+  /** from the top of the block, how far it reaches up, and what goes in reaches down; mm */
+  above: number
+  below: number
+  ids: Record<'left' | 'right' | 'front' | 'back' | 'neckAcross' | 'needed' | 'slot' | 'mouth' | 'mass', string> &
+    Partial<Record<'shoulder' | 'shoulderDoubt' | 'length' | 'depth' | 'depthLeast' | 'sink', string>>
 }
 
 /** A tool that can stand in the block, before its bore is settled. */
@@ -116,6 +125,8 @@ function socket(input: PlanInput, trail: Trail, s: Standing, one: Standing | nul
   const resting = shoulderOf(input, trail, s, bore)
   const deep = depthOf(input, trail, s, bore, slot, block)
   const onShoulder = resting !== null && (deep === null || deep.depth >= envelope.length.value)
+  const pocket = onShoulder && deep === null ? pocketOf(input, trail, s, bore, block) : null
+  const lift = onShoulder ? -(pocket?.sink ?? 0) : Math.max(0, envelope.length.value - (deep?.depth ?? block))
   return {
     order,
     tool,
@@ -125,12 +136,16 @@ function socket(input: PlanInput, trail: Trail, s: Standing, one: Standing | nul
     front: envelope.front.value,
     back: envelope.back.value,
     bore,
+    mouth: pocket ? boredBy(pocket.bores[0]!.bit) : bore,
     bit,
     depth: deep?.depth ?? null,
     rests: onShoulder ? 'shoulder' : 'floor',
     sharp: envelope.sharp,
-    lift: onShoulder ? 0 : Math.max(0, envelope.length.value - (deep?.depth ?? block)),
-    ids: { ...s.ids, slot, ...(onShoulder ? resting : {}), ...deep?.ids },
+    lift,
+    pocket: pocket?.bores ?? [],
+    above: envelope.overall.value - envelope.length.value + lift,
+    below: envelope.length.value - lift,
+    ids: { ...s.ids, slot, mouth: slot, ...(onShoulder ? resting : {}), ...deep?.ids, ...pocket?.ids },
   }
 }
 
@@ -166,6 +181,39 @@ function shoulderOf(
     shoulder: measuredFigure(trail, order, tool, 'shoulder', `Shoulder of ${place}`, resting, extentRule),
     shoulderDoubt: doubtFigure(input, trail, order, tool, 'shoulder', `Shoulder of ${place}`, resting),
   }
+}
+
+/** The pocket of a handle whose profile was measured; null where none is wanted or no bit is wide enough. */
+function pocketOf(
+  input: PlanInput,
+  trail: Trail,
+  { order, tool, place }: Standing,
+  bore: number,
+  block: number,
+): { sink: number; bores: PocketBore[]; ids: { sink: string; mouth: string } } | null {
+  const { profile } = tool
+  if (optionOf(choices, input, 'pocket') !== 'matched' || profile.length < 2) return null
+  const origin = { kind: 'measurement', tool: tool.id, field: 'profile' } as const
+  const [topId, widestId, doubtId] = [`profileTop:${order.id}`, `profileWidest:${order.id}`, `profileDoubt:${order.id}`]
+  const floor = settingOf(input, trail, 'floor')
+  const top = trail.given(topId, `${tool.name}: profile measured up to`, profile.at(-1)!.at, origin)
+  const sink = Math.min(top, block - floor)
+  trail.given(widestId, `${tool.name}: widest of what sinks in`, widestTo(profile, sink), origin)
+  const fit = FIT_SETTING[optionOf(choices, input, 'fit') as Fit]
+  const doubt = fieldDoubt(input, trail, tool, 'profile')
+  trail.derive(doubtId, `Profile of ${place} may be out by`, doubt.value, doubtRule, doubt.text, { print: 'up' })
+  const more = doubt.value + settingOf(input, trail, fit)
+  const bores = pocketBores(profile, { sink, more, shank: bore, bits: input.shop.bits })
+  if (bores.length === 0) return null
+  const ids = { sink: `sink:${order.id}`, mouth: `mouth:${order.id}` }
+  trail.derive(ids.sink, `Handle ${place} sinks in`, sink, sinkRule, `min({${topId}}, {blockThickness} − {floor})`)
+  const hole = holeOf(input, trail, bores[0]!.bit)
+  trail.derive(ids.mouth, `Mouth of ${place}`, boredBy(bores[0]!.bit), pocketRule, `{${hole}} ≥ {${widestId}} + {${doubtId}} + {${fit}}`, { print: 'up' }) // prettier-ignore
+  bores.forEach(({ bit, depth }, i) => {
+    const note = `${bitName(bit.diameter, input.shop)} bit`
+    trail.derive(`pocket:${order.id}:${i + 1}`, `Pocket ${place}, bore ${i + 1} deep`, depth, pocketRule, `{${ids.sink}} − ${sink - depth}`, { print: 'down', note }) // prettier-ignore
+  })
+  return { sink, bores, ids }
 }
 
 /** How deep a blind bore goes; null for one that goes through. */
