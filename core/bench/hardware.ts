@@ -5,7 +5,7 @@ import type { Shop } from '../shop/shop'
 
 /** Something that is used up or put in besides wood, and how many. */
 export interface Hardware {
-  kind: 'screw' | 'brad' | 'glue' | 'bit'
+  kind: 'screw' | 'brad' | 'glue' | 'bit' | 'bought'
   name: string
   count: number
   /** what it is for */
@@ -22,7 +22,8 @@ export function hardwareOf(models: readonly HolderModel[], shop: Shop): Hardware
     const old = found.get(key)
     found.set(key, { ...h, count: (old?.count ?? 0) + count })
   }
-  for (const { fasteners, joints, boards } of models) {
+  for (const { fasteners, joints, boards, bought = [] } of models) {
+    for (const b of bought) add({ kind: 'bought', name: b.name, use: 'put in', toBuy: true }, b.count)
     for (const f of fasteners) {
       const toBuy = f.kind === 'screw' && (shop.screws.find((s) => s.id === f.item)?.toBuy ?? false)
       add({ kind: f.kind, name: f.name, use: f.into === null ? 'into the wall' : 'between parts', toBuy }, 1)

@@ -5,6 +5,7 @@ import { checkBearings } from './bearing'
 import { checkBits } from './bit'
 import { checkBoardLengths } from './board-length'
 import { checkFingers } from './finger'
+import { checkMagnets } from './magnets'
 import { checkMeasurements } from './measurements'
 import { refusalVerdicts } from './refusals'
 import { checkPins } from './pins'
@@ -27,6 +28,7 @@ const CHECKS: readonly Check[] = [
   checkRods,
   checkPins,
   checkArms,
+  checkMagnets,
   checkRocking,
   checkScrews,
   checkAcross,

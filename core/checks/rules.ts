@@ -97,6 +97,12 @@ export const heldRule = rule(
   'A load pulls a holder on a bevel to the wall by the bevel’s tangent; at the foot that holds against its weight, which hangs out in front.',
 )
 
+export const magnetRule: Rule = {
+  id: 'check.magnet',
+  says: 'What sticks to an upright face is held by friction: its coefficient times half of the pull, over the weight; leaning back, less of the weight slides and some of it presses.',
+  source: 'Statics; coefficients are estimates until a pull test replaces them',
+}
+
 const nds = 'National Design Specification for Wood Construction (NDS 2018), chapter 12; estimates for dry, sound wood'
 export const pullRule: Rule = {
   id: 'check.screw-pull',

@@ -176,8 +176,8 @@ export interface Seat {
   at: Place
   /** from the neck's centre to the head's farthest points, mm */
   extent: { left: number; right: number; front: number; back: number }
-  /** what carries it: wood under its head or shoulder, the floor of a blind bore, two rods, two arms, a pin, or a shelf */
-  rests: 'shoulder' | 'floor' | 'rods' | 'arms' | 'pin' | 'shelf'
+  /** what carries it: wood under its head or shoulder, the floor of a blind bore, two rods, two arms, a pin, a shelf, or magnets */
+  rests: 'shoulder' | 'floor' | 'rods' | 'arms' | 'pin' | 'shelf' | 'magnet'
   /** an edge or point at its lower end, which must not stand on anything */
   sharp: boolean
   /** kg, or null when not weighed */
@@ -188,6 +188,15 @@ export interface Seat {
   figures: Record<string, string>
 }
 
+/** Something bought that is put into it, and how many. */
+export interface BoughtPart {
+  id: string
+  name: string
+  count: number
+  /** ids of the seats whose tools it holds */
+  seats: string[]
+}
+
 /** The description of a holder from which everything else is derived. Plain data. */
 export interface HolderModel {
   version: typeof MODEL_VERSION
@@ -195,6 +204,7 @@ export interface HolderModel {
   name: string
   boards: Board[]
   rods: Rod[]
+  bought?: readonly BoughtPart[]
   /** how far its wood reaches out from the wall, mm, and how that is reckoned */
   reach: { value: number; formula: string }
   joints: Joint[]

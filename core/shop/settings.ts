@@ -1,3 +1,5 @@
+import { MAGNET_SETTINGS } from './magnet-settings'
+
 /** One number of the shop that figures are derived from. */
 export interface SettingDeclaration {
   label: string
@@ -5,7 +7,7 @@ export interface SettingDeclaration {
   value: number
   min: number
   max: number
-  group: 'Fits' | 'How sure a figure is' | 'Spacing' | 'Limits' | 'Wall strips' | 'You'
+  group: 'Fits' | 'How sure a figure is' | 'Spacing' | 'Limits' | 'Wall strips' | 'Magnets' | 'You'
   /** what it is for, and where the usual value comes from */
   about: string
 }
@@ -404,6 +406,7 @@ export const SETTINGS = {
   ),
   leastOffcutWidth: length('Limits', 'and from, width', 40, [5, 1000], 'The same across; rods have none.'),
   longestBoard: length('Limits', 'Longest board', 2400, [100, 20000], 'The longest you can buy, carry and cut.'),
+  ...MAGNET_SETTINGS,
 } as const satisfies Record<string, SettingDeclaration>
 
 export type SettingKey = keyof typeof SETTINGS

@@ -24,7 +24,7 @@ function measuredTool(kindId: string): fc.Arbitrary<Tool> {
       ) as fc.Arbitrary<Record<string, string>>,
       sure: fc.constantFrom(...SURENESS),
       mass: fc.option(fc.double({ min: 0.05, max: 8, noNaN: true }), { nil: null }),
-      profile: kind.profile ? profiles : fc.constant([]),
+      profile: kind.profile ? profiles : (fc.constant([]) as typeof profiles),
     })
     .map((more) => ({ ...plainTool('t', kindId, kind.name), ...more }))
 }

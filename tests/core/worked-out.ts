@@ -1,3 +1,4 @@
+import { discPull } from '#core/fit/magnet'
 import { fillIn } from '#core/working/trail'
 
 const ofDegrees = (of: (radians: number) => number) => (degrees: number) => of((degrees * Math.PI) / 180)
@@ -19,9 +20,10 @@ export function workedOut(formula: string, value: (id: string) => number): numbe
     .replace(/√(\d+)/g, 'Math.sqrt($1)')
     .replaceAll('max(', 'Math.max(')
     .replaceAll('min(', 'Math.min(')
-  return new Function('cosine', 'tangent', 'sine', `return ${js}`)(
+  return new Function('cosine', 'tangent', 'sine', 'discPull', `return ${js}`)(
     ofDegrees(Math.cos),
     ofDegrees(Math.tan),
     ofDegrees(Math.sin),
+    discPull,
   ) as number
 }

@@ -1,0 +1,50 @@
+import { GRAVITY } from './beam'
+import { magnetRule } from './rules'
+import { answerTo, limitFrom, offer, remedy, TOLERANCE, type Check, type Subject } from './subject'
+import type { Seat } from '../model/model'
+import type { Verdict } from './verdict'
+
+/** Whether what sticks to magnets stays where it is: friction against its weight. */
+export const checkMagnets: Check = (subject) =>
+  subject.model.seats.filter((s) => s.rests === 'magnet').map((seat) => holds(subject, seat))
+
+const TILTS = ['0', '10', '20', '30']
+
+function holds(subject: Subject, seat: Seat): Verdict {
+  const { trail, input } = subject
+  const base = { id: `magnet:${seat.id}`, check: 'magnet', title: `Magnets ${seat.place}`, seats: [seat.id], board: seat.board } // prettier-ignore
+  const { mass, discs, pull } = seat.figures as Record<'mass' | 'discs' | 'pull', string>
+  if (seat.mass === null) {
+    const says = `${seat.name} was not weighed: whether its magnets hold it can’t be said.`
+    return { ...base, level: 'watch', says, measure: { tool: seat.tool, fields: ['mass'] }, candidates: [] }
+  }
+  const tilt = Math.abs(seat.tilt ?? 0)
+  const angle = (tilt * Math.PI) / 180
+  const weight = seat.mass * GRAVITY
+  const mu = limitFrom(subject, 'magnetFriction')
+  const spare = limitFrom(subject, 'magnetSpare')
+  const held = (mu * (trail.get(discs).value * trail.get(pull).value + weight * Math.sin(angle))) / 2 / (weight * Math.cos(angle)) // prettier-ignore
+  const load = `{${mass}} × ${GRAVITY}`
+  const [pressing, sliding] = tilt === 0 ? ['', load] : [` + ${load} × sin({tilt})`, `${load} × cos({tilt})`]
+  const figure = `magnetHeld:${seat.id}`
+  trail.derive(figure, `Held ${seat.place}, times`, held, magnetRule, `{magnetFriction} × ({${discs}} × {${pull}}${pressing}) / 2 / (${sliding})`, { quantity: 'ratio', print: 'down' }) // prettier-ignore
+  const level = held < 1 - TOLERANCE ? 'stop' : held < spare - TOLERANCE ? 'watch' : 'pass'
+  const found = `Friction holds ${seat.name} ${held.toFixed(1)} times over`
+  const steeper = TILTS.filter((t) => Number(t) > Number(answerTo(input, 'tilt') ?? '0'))
+  return {
+    ...base,
+    level,
+    says: level === 'pass' ? `${found}; ${spare.toFixed(1)} is wanted. An estimate: try it with a pull.` : `${found}: ${spare.toFixed(1)} is wanted. It would slide down.`, // prettier-ignore
+    figure,
+    limitFigure: 'magnetSpare',
+    measured: { value: held, limit: spare, sense: 'at least', quantity: 'ratio', print: 'down' },
+    candidates:
+      level === 'pass'
+        ? []
+        : [
+            ...[1, 0.5].map((cover) => remedy(`A cover of ${cover} mm`, { kind: 'choice', key: 'cover', value: cover })), // prettier-ignore
+            ...steeper.flatMap((t) => offer(input, `Lean the ledge back ${t}°`, 'tilt', t)),
+            remedy(`Leave ${seat.name} out`, { kind: 'leave out', seats: [seat.id] }),
+          ],
+  }
+}

@@ -1,0 +1,29 @@
+import type { Choice } from '../form'
+import { gapQuestion, marginQuestion, pitchQuestion, stockQuestion } from '../questions'
+import { tiltQuestion } from '../tilting'
+
+export const choices: readonly Choice[] = [
+  pitchQuestion('How the tools are spaced along the ledge.'),
+  {
+    key: 'discs',
+    label: 'Discs',
+    about: 'Where the magnets are sunk, from behind, under a thin cover of wood.',
+    type: 'option',
+    usual: 'each',
+    values: [
+      { value: 'each', label: 'by weight', when: 'as many under each tool as it takes' },
+      { value: 'most', label: 'all alike', when: 'under every tool as many as the heaviest takes: they can swap' },
+    ],
+  },
+  tiltQuestion('How far the ledge leans back, between two cheeks.', {
+    '0': 'upright: friction alone holds',
+    '10': 'a little of the weight lies on the ledge',
+    '20': 'for heavier steel',
+    '30': 'holds most; it stands out further',
+  }),
+  gapQuestion('tools'),
+  marginQuestion('tool', 'ledge'),
+  { key: 'cover', label: 'Cover', about: 'Wood left between the discs and the tools.', type: 'length', setting: 'discCover', min: 0.5, max: 10 }, // prettier-ignore
+  stockQuestion('ledgeStock', 'Ledge from', 'ledge'),
+  stockQuestion('backStock', 'Back from', 'back'),
+]

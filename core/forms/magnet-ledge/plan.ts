@@ -1,0 +1,151 @@
+import { boredBy, chooseBit } from '../../fit/bore'
+import { circle } from '../../geometry/outline'
+import { MODEL_VERSION, type Board, type Opening, type Seat } from '../../model/model'
+import type { Bit, Stock } from '../../shop/shop'
+import { formatLength } from '../../units/format-length'
+import { LARGEST_SIZE } from '../../units/length'
+import { Trail } from '../../working/trail'
+import { holeOf } from '../bit-hole'
+import { lengthOf, optionOf, settingOf } from '../choice-value'
+import type { Plan, PlanInput, PlannedModel, Refusal } from '../form'
+import { plainBoard } from '../plain-board'
+import { spreadSpots } from '../spread'
+import { NO_STOCK, stocksFor } from '../stocks'
+import { tiltOf } from '../tilting'
+import { choices } from './choices'
+import { heldBy, type Held } from './held'
+import { leanBack } from './lean-back'
+import { depthRule, discRule, heightRule, holeRule, lineRule, pitchRule } from './rules'
+
+/** Plans a magnet ledge: an upright board with discs sunk from behind, on a back or between two cheeks. */
+export function planMagnetLedge(input: PlanInput): Plan {
+  const trail = new Trail()
+  const { shop } = input
+  const refuse = (...refusals: Refusal[]): Plan => ({ model: null, trail, refusals })
+  const stocks = stocksFor(choices, input, trail, ['ledge', 'back'])
+  if (!stocks) return refuse(NO_STOCK)
+  const cover = lengthOf(choices, input, trail, 'cover')
+  const thick = stocks.ledge.thickness
+  const [d, t] = [settingOf(input, trail, 'discDiameter'), settingOf(input, trail, 'discThickness')]
+  if (cover + t > thick + 1e-6)
+    return refuse({ id: 'too thin', says: `A ledge of ${formatLength(thick, shop)} is too thin for a disc of ${formatLength(t, shop)} under a cover of ${formatLength(cover, shop)}.` }) // prettier-ignore
+  const depth = trail.derive('discDepth', 'Depth of a disc’s hole', thick - cover, depthRule, '{thickness:ledge} − {cover}', { print: 'down' }) // prettier-ignore
+  const needed = trail.derive('discNeeded', 'Hole needed for a disc', d + settingOf(input, trail, 'discPlay'), holeRule, '{discDiameter} + {discPlay}', { print: 'up' }) // prettier-ignore
+  const bit = chooseBit({ needed, bits: shop.bits })
+  const hole = trail.derive('discHole', 'Hole of a disc', bit ? boredBy(bit) : needed, holeRule, bit ? `{${holeOf(input, trail, bit)}} ≥ {discNeeded}` : '{discNeeded}', { print: 'up' }) // prettier-ignore
+  const gap = settingOf(input, trail, 'discGap')
+  const pitch = trail.derive('discPitch', 'From disc to disc', hole + gap, pitchRule, '{discHole} + {discGap}')
+
+  const tilt = tiltOf(choices, input, trail)
+  const { held, refusals } = heldBy(input, trail, { tilt, behind: thick + stocks.back.thickness })
+  if (held.length === 0) {
+    if (refusals.length > 0) return refuse(...refusals)
+    return refuse({ id: 'empty', says: 'No tools in this holder yet. Add the first one from those that could join.' })
+  }
+  lengthOf(choices, input, trail, 'gap')
+  lengthOf(choices, input, trail, 'margin')
+  const { centres, length } = spreadSpots(trail, held, optionOf(choices, input, 'pitch') === 'even')
+  if (length > LARGEST_SIZE)
+    return refuse(...refusals, { id: 'too long', says: `The ledge would be ${formatLength(length, shop)} long. Split the tools over several holders.` }) // prettier-ignore
+  const most = held.reduce((a, b) => (b.discs > a.discs ? b : a))
+  const edge = settingOf(input, trail, 'web')
+  const height = trail.derive('height', 'Ledge height', (most.discs - 1) * pitch + hole + 2 * edge, heightRule, `({${most.ids.discs}} − 1) × {discPitch} + {discHole} + 2 × {web}`, { print: 'up', note: most.tool.name }) // prettier-ignore
+  const line = trail.derive('line', 'Lower edge to the middle of the discs', height / 2, lineRule, '{height} / 2')
+  const clash = clashing(held, centres, { height, hole, length })
+  if (clash) return refuse(...refusals, clash)
+
+  const openings = held.flatMap((h, i) => column(trail, h, { x: centres[i]!, line, pitch, hole, depth, bit }))
+  const board = (stock: Stock, id: 'ledge' | 'back', name: string, y: number, more: Partial<Board> = {}): Board =>
+    plainBoard(stock, {
+      id,
+      name,
+      role: id === 'ledge' ? 'bar' : 'back',
+      length,
+      width: height,
+      placement: { lies: 'upright', at: { x: 0, y, z: -line } },
+      figures: { length: 'length', width: 'height', thickness: `thickness:${id}` },
+      ...more,
+    })
+  const tb = stocks.back.thickness
+  const count = openings.length
+  const level: PlannedModel = {
+    version: MODEL_VERSION,
+    form: 'magnet-ledge',
+    name: input.holder.name,
+    boards: [board(stocks.ledge, 'ledge', 'Ledge', tb, { openings }), board(stocks.back, 'back', 'Back', 0)],
+    rods: [],
+    bought: [{ id: 'discs', name: `Disc magnets ${formatLength(d, shop)} × ${formatLength(t, shop)}`, count, seats: held.map((h) => h.order.id) }], // prettier-ignore
+    reach: { value: tb + thick, formula: '{thickness:back} + {thickness:ledge}' },
+    joints: [{ order: 1, parts: ['back', 'ledge'], glued: true, by: 'screws', fixing: 'The discs in their holes first, all the same way up, with a drop of epoxy; then glue, and screws from behind through the back into the ledge, clear of the discs' }], // prettier-ignore
+    fasteners: [],
+    seats: held.map((h, i) => seat(h, centres[i]!, tb + thick)),
+  }
+  return { trail, refusals, model: tilt === 0 ? level : leanBack(trail, level, held, tilt) }
+}
+
+/** The discs under one tool, one over the other about the line. */
+function column(
+  trail: Trail,
+  h: Held,
+  { x, line, pitch, hole, depth, bit }: { x: number; line: number; pitch: number; hole: number; depth: number; bit: Bit | null }, // prettier-ignore
+): Opening[] {
+  return Array.from({ length: h.discs }, (_, n): Opening => {
+    const off = n - (h.discs - 1) / 2
+    const id = `disc-${h.order.id}-${n + 1}`
+    const y = line + off * pitch
+    const figure = off === 0 ? 'line' : `y:${id}`
+    if (off !== 0) trail.derive(figure, `Disc ${n + 1} of ${h.place} from the lower edge`, y, discRule, `{line} + ${off} × {discPitch}`) // prettier-ignore
+    return {
+      id,
+      kind: 'bore',
+      seat: h.order.id,
+      centre: { x, y },
+      width: hole,
+      radius: hole / 2,
+      outline: circle(x, y, hole / 2),
+      opensTo: null,
+      depth,
+      slant: 0,
+      dust: null,
+      cut: 'bored',
+      bores: bit ? [{ centre: { x, y }, diameter: hole, bit: bit.diameter }] : [],
+      figures: { x: `x:${h.order.id}`, y: figure, width: 'discHole', end: 'discHole', depth: 'discDepth' },
+    }
+  })
+}
+
+const seat = (h: Held, x: number, face: number): Seat => ({
+  id: h.order.id,
+  tool: h.tool.id,
+  name: h.tool.name,
+  place: h.place,
+  turn: 0,
+  board: 'ledge',
+  opening: `disc-${h.order.id}-1`,
+  at: { x: x + h.envelope.origin.x, y: face + h.envelope.origin.y, z: h.envelope.origin.z },
+  extent: { left: h.left + h.envelope.origin.x, right: h.right - h.envelope.origin.x, front: h.thick - h.envelope.origin.y, back: h.envelope.origin.y }, // prettier-ignore
+  rests: 'magnet',
+  sharp: false,
+  mass: h.tool.mass,
+  reach: `{thickness:back} + {thickness:ledge} + {${h.ids.thick}}`,
+  figures: { ...h.ids, slot: 'discHole', needed: 'discNeeded', neckAcross: 'discDiameter' },
+})
+
+/** Holes that run into each other or out of the ledge, and blades shorter than it is high, are refused. */
+function clashing(
+  held: readonly Held[],
+  centres: readonly number[],
+  { height, hole, length }: { height: number; hole: number; length: number },
+): Refusal | null {
+  const short = held.find((h) => h.tool.kind === 'handled-blade' && h.envelope.flat * 2 < height)
+  if (short)
+    return { id: `short:${short.order.id}`, says: `The blade of ${short.tool.name} is shorter than the ledge is high: its handle would stand on it. Leave it out, or take stronger discs.`, seats: [short.order.id] } // prettier-ignore
+  for (let i = 0; i < held.length; i++) {
+    const before = i === 0 ? centres[0]! - hole / 2 : centres[i]! - centres[i - 1]! - hole
+    const after = i === held.length - 1 ? length - centres[i]! - hole / 2 : 1
+    if (before > 1e-6 && after > 1e-6) continue
+    const { place, tool, order } = held[i]!
+    return { id: 'overlap', says: `The discs under ${place} (${tool.name}) would run into the next ones or out of the ledge’s end. Widen the gap.`, seats: [order.id] } // prettier-ignore
+  }
+  return null
+}

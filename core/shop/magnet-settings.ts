@@ -1,0 +1,19 @@
+import type { SettingDeclaration } from './settings'
+
+const length = (label: string, value: number, [min, max]: [number, number], about: string): SettingDeclaration => ({ group: 'Magnets', label, quantity: 'length', value, min, max, about }) // prettier-ignore
+const ratio = (label: string, value: number, [min, max]: [number, number], about: string): SettingDeclaration => ({ group: 'Magnets', label, quantity: 'ratio', value, min, max, about }) // prettier-ignore
+
+/** Disc magnets and how they hold. */
+export const MAGNET_SETTINGS = {
+  discDiameter: length('Disc, diameter', 10, [3, 60], 'Of the disc magnets you have.'),
+  discThickness: length('Disc, thickness', 5, [1, 30], 'Of the disc magnets you have.'),
+  discBr: ratio('Disc, remanence, T', 1.3, [0.2, 1.5], 'Neodymium about 1.2 to 1.4, ferrite about 0.4.'),
+  discPlay: length('Disc in its hole', 0.2, [0, 2], 'Room for a disc and its glue, on the diameter.'),
+  discCover: length('Cover over a disc', 1.5, [0.5, 10], 'Wood between a disc and the tool: pull falls off fast with it.'), // prettier-ignore
+  discGap: length('Between two discs', 5, [1, 100], 'Wood between neighbouring discs.'),
+  magnetFriction: ratio('Friction on the cover', 0.25, [0.05, 1], 'Steel on wood; what slides down is held by friction alone.'), // prettier-ignore
+  magnetSpare: ratio('Held so many times', 2, [1, 10], 'The pull is shared out over so many times the weight.'),
+  thinSteel: ratio('Pull on thin steel', 0.5, [0.05, 1], 'Of the pull on thick flat steel; an estimate, replaced by a pull test.'), // prettier-ignore
+  thinSteelUnder: length('Steel is thin under', 3, [0.5, 10], 'Thinner steel does not carry the whole field.'),
+  roundSteel: ratio('Pull on a round shank', 0.25, [0.05, 1], 'Of the pull on thick flat steel; an estimate, replaced by a pull test.'), // prettier-ignore
+} as const satisfies Record<string, SettingDeclaration>
