@@ -5,6 +5,7 @@ import { checkBearings } from './bearing'
 import { checkBits } from './bit'
 import { checkBoardLengths } from './board-length'
 import { checkFingers } from './finger'
+import { checkHooks } from './hooks'
 import { checkMagnets } from './magnets'
 import { checkMeasurements } from './measurements'
 import { refusalVerdicts } from './refusals'
@@ -28,6 +29,7 @@ const CHECKS: readonly Check[] = [
   checkRods,
   checkPins,
   checkArms,
+  checkHooks,
   checkMagnets,
   checkRocking,
   checkScrews,

@@ -77,6 +77,11 @@ export const armRule: Rule = {
   says: 'An arm bends most where it leaves the back: each tool, pressed down as it is put on, by how far out it hangs; the arms share it.',
   source: estimate,
 }
+export const hookRule: Rule = {
+  id: 'check.hook',
+  says: 'A hook bends most under its hollow, the load as far out as the hollow’s middle from the back, pressed down as it is put on.',
+  source: estimate,
+}
 export const pinDepthRule = rule('pin-depth', 'A pin is held by so many times its own thickness of wood.')
 export const reachOutRule = rule('reach-out', 'From the wall to what stands furthest out, wood or tool.')
 export const woodMassRule = rule(

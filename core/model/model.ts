@@ -100,7 +100,7 @@ export interface Opening {
 export interface Board {
   id: string
   name: string
-  role: 'rail' | 'block' | 'back' | 'end' | 'shelf' | 'lip' | 'divider' | 'bar' | 'arm' | 'strip' | 'foot'
+  role: 'rail' | 'block' | 'back' | 'end' | 'shelf' | 'lip' | 'divider' | 'bar' | 'arm' | 'hook' | 'strip' | 'foot'
   material: string
   stock: string
   /** of all its layers together */
@@ -176,8 +176,8 @@ export interface Seat {
   at: Place
   /** from the neck's centre to the head's farthest points, mm */
   extent: { left: number; right: number; front: number; back: number }
-  /** what carries it: wood under its head or shoulder, the floor of a blind bore, two rods, two arms, a pin, a shelf, or magnets */
-  rests: 'shoulder' | 'floor' | 'rods' | 'arms' | 'pin' | 'shelf' | 'magnet'
+  /** what carries it: wood under its head or shoulder, the floor of a blind bore, two rods, two arms, a pin, a shelf, magnets, or a hook */
+  rests: 'shoulder' | 'floor' | 'rods' | 'arms' | 'pin' | 'shelf' | 'magnet' | 'hook'
   /** an edge or point at its lower end, which must not stand on anything */
   sharp: boolean
   /** kg, or null when not weighed */

@@ -4,7 +4,7 @@ import type { Board, Opening, Rod } from '../model/model'
 import { chordRadius, matrix, roundSolid, vectorsOf, type Kernel, type Matrix, type Solid } from './kernel'
 
 /** How far a chord may leave an arc, mm. */
-const OFF = 0.04
+const OFF = 0.02
 
 /** Chords of a bore. */
 const CHORDS = 24
