@@ -17,6 +17,7 @@ import { checkScrews } from './screws'
 import { checkSockets } from './socket'
 import type { Check } from './subject'
 import type { Verdict } from './verdict'
+import { checkTaking } from './taking'
 import { checkWebs } from './web'
 
 /** Every check, in the order in which a person would look. */
@@ -34,6 +35,7 @@ const CHECKS: readonly Check[] = [
   checkRocking,
   checkScrews,
   checkAcross,
+  checkTaking,
   checkReach,
   checkBoardLengths,
 ]

@@ -2,8 +2,10 @@ import { rocking } from '../fit/bevel'
 import { formatAngle } from '../units/angle'
 import { formatLength } from '../units/format-length'
 import { handOn, loadCases, loadsOf, outOf } from './loads'
-import { heldRule, outRule } from './rules'
-import { limitFrom, offer, remedy, TOLERANCE, type Check, type Subject } from './subject'
+import type { SettingKey } from '../shop/settings'
+import { GRAVITY } from './beam'
+import { heldRule, outRule, staysRule } from './rules'
+import { answerTo, limitFrom, offer, remedy, TOLERANCE, type Check, type Subject } from './subject'
 import type { Remedy, Verdict } from './verdict'
 
 /** Whether a holder on a strip stays put: the back is high enough for strip and foot, and it does not rock forward. */
@@ -11,7 +13,7 @@ export const checkRocking: Check = (subject) => {
   const { model } = subject
   const strip = model.boards.find((b) => b.role === 'strip')
   if (!strip) return []
-  return [...sawTilts(subject), ...room(subject), ...rocks(subject)]
+  return [...sawTilts(subject), ...room(subject), ...rocks(subject), ...ridesUp(subject)]
 }
 
 /** Whether a saw here tilts as far as the bevel. */
@@ -28,7 +30,9 @@ function room(subject: Subject): Verdict[] {
   const { trail, model, input } = subject
   const back = model.boards.find((b) => b.role === 'back')!
   const foot = limitFrom(subject, 'footHeight')
-  const limit = trail.get('stripLong').value + foot
+  const clipped = answerTo(input, 'hung') === 'clip'
+  const over = clipped ? trail.get('stripShort').value + limitFrom(subject, 'slatRoom') : 0
+  const limit = trail.get('stripLong').value + over + foot
   if (back.width >= limit - TOLERANCE) return []
   const [has, wants] = [formatLength(back.width, input.shop), formatLength(limit, input.shop, 'up')]
   return [
@@ -37,7 +41,7 @@ function room(subject: Subject): Verdict[] {
       check: 'hanging',
       title: 'Room for strip and foot',
       level: 'watch',
-      says: `The back of ${has} is too low for a strip and a whole foot below it: ${wants} is wanted.`,
+      says: `The back of ${has} is too low for a strip and a whole ${clipped ? 'keeper below the wall’s' : 'foot below it'}: ${wants} is wanted.`,
       seats: [],
       board: back.id,
       figure: back.figures.width,
@@ -94,6 +98,42 @@ function rocks(subject: Subject): Verdict[] {
         level === 'pass'
           ? []
           : [...taller(subject, back.width + Math.max(high, 0)), ...offer(input, 'Screw it on', 'hung', 'screwed')],
+    },
+  ]
+}
+
+const DRAG: Record<string, SettingKey> = { snug: 'dragSnug', sliding: 'dragSliding', easy: 'dragEasy' }
+
+/** Whether a tool that is drawn upward lifts the holder off its strip: its drag against what the wood weighs alone. */
+function ridesUp(subject: Subject): Verdict[] {
+  const { input, model, trail } = subject
+  const drag = DRAG[answerTo(input, 'fit') ?? '']
+  if (!drag) return []
+  const kept = answerTo(input, 'hung') === 'clip' ? 'keeper' : model.boards.some((b) => b.role === 'slat') ? 'lock slat' : null // prettier-ignore
+  const base = { id: 'riding up', check: 'hanging', title: 'Riding up', seats: [] }
+  if (kept) return [{ ...base, level: 'pass', says: `The ${kept} below the wall strip keeps it from riding up.`, candidates: [] }] // prettier-ignore
+  loadsOf(subject)
+  const limit = limitFrom(subject, drag)
+  const value = trail.derive('staysDown', 'Weight that stays, N', trail.get('woodMass').value * GRAVITY, staysRule, `{woodMass} × ${GRAVITY}`, { quantity: 'ratio', print: 'down' }) // prettier-ignore
+  const level = value < limit - TOLERANCE ? 'watch' : 'pass'
+  const found = `Its wood alone weighs ${value.toFixed(1)} N`
+  return [
+    {
+      ...base,
+      level,
+      says: level === 'pass' ? `${found}; a tool that is drawn out drags with about ${limit.toFixed(0)}.` : `${found}, less than the ${limit.toFixed(0)} N with which a tool drags: the last one lifts it off its strip.`, // prettier-ignore
+      figure: 'staysDown',
+      limitFigure: drag,
+      measured: { value, limit, sense: 'at least', quantity: 'ratio', print: 'down' },
+      candidates:
+        level === 'pass'
+          ? []
+          : [
+              ...offer(input, 'Add a lock slat', 'lock', 'slat'),
+              ...offer(input, 'Hook it over and under the strip', 'hung', 'clip'),
+              ...offer(input, 'Sliding fit', 'fit', 'sliding'),
+              ...offer(input, 'Easy fit', 'fit', 'easy'),
+            ],
     },
   ]
 }

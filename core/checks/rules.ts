@@ -108,6 +108,21 @@ export const magnetRule: Rule = {
   source: 'Statics; coefficients are estimates until a pull test replaces them',
 }
 
+export const staysRule = rule(
+  'stays',
+  'A tool that is drawn upward takes its holder with it unless what stays weighs more than it drags: at worst the wood alone.',
+)
+export const liftRule = rule(
+  'lift',
+  'What stands in a closed hole is lifted until its lower end is clear of the board; so much must be free above it.',
+)
+export const fingersRule = rule('fingers', 'From one tool to the next, as far as each reaches.')
+export const shearRule: Rule = {
+  id: 'check.screw-shear',
+  says: 'What a screw bears across its axis: the least of the six yield modes, less for a short thread, and two thirds of it in end grain.',
+  source: 'National Design Specification for Wood Construction (NDS 2018), 12.3; estimates for dry, sound wood',
+}
+
 const nds = 'National Design Specification for Wood Construction (NDS 2018), chapter 12; estimates for dry, sound wood'
 export const pullRule: Rule = {
   id: 'check.screw-pull',

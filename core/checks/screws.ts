@@ -7,7 +7,7 @@ import { SETTINGS } from '../shop/settings'
 import { formatLength } from '../units/format-length'
 import { GRAVITY } from './beam'
 import { handOn, loadsOf, type Load } from './loads'
-import { glueRule, pullRule, screwEdgeRule, shearLoadRule, withdrawalRule } from './rules'
+import { glueRule, pullRule, screwEdgeRule, shearLoadRule, shearRule, withdrawalRule } from './rules'
 import { limitFrom, offer, remedy, TOLERANCE, type Check, type Subject } from './subject'
 import type { Level, Remedy, Verdict } from './verdict'
 
@@ -135,8 +135,11 @@ function holds(subject: Subject, what: 'joint' | 'wall', loads: readonly Load[])
   const inEnd = endGrain ? '0 × ' : ''
   trail.derive(`${key}Withdrawal`, `What it holds against being pulled out, N`, capacity, withdrawalRule, `${inEnd}2850 × ({${key}Density} / 1120)² × ({${key}Diameter} / 25.4) × 4.4482216152605 / 25.4 × {${key}Bite}`, { quantity: 'ratio', print: 'down', note: endGrain ? 'in end grain' : '' }) // prettier-ignore
   const across = trail.derive(`${key}Load`, `Weight on each screw of the ${label}, N`, weight / n, shearLoadRule, `${GRAVITY} × (${loads.map((l) => l.massText).join(' + ')}) / ${n}`, { quantity: 'ratio', print: 'up' }) // prettier-ignore
+  const gaugeId = `${key}Gauge`
+  trail.given(gaugeId, `Screw of the ${label}, gauge`, gauge!, { kind: 'screw', id: weakest.item, key: 'gauge' }, { quantity: 'count', note: weakest.name }) // prettier-ignore
   const whole = yieldLoad(gauge!, gravityOf(c.density), side, bite)
-  const shear = whole * (what === 'wall' ? thinThread(bite, diameter) : shortThread(bite, diameter)) * (endGrain ? END_GRAIN_SHEAR : 1) // prettier-ignore
+  const thread = what === 'wall' ? thinThread(bite, diameter) : shortThread(bite, diameter)
+  const shear = trail.derive(`${key}Shear`, 'What it bears across, N', whole * thread * (endGrain ? END_GRAIN_SHEAR : 1), shearRule, `screwShear({${gaugeId}}, {${key}Density} / 1120, ${side}, {${key}Bite})${endGrain ? ` × ${END_GRAIN_SHEAR}` : ''} × ${thread}`, { quantity: 'ratio', print: 'down' }) // prettier-ignore
 
   const helped = c.glued && !endGrain
   const limit = helped
@@ -163,13 +166,19 @@ function holds(subject: Subject, what: 'joint' | 'wall', loads: readonly Load[])
       level,
       says,
       seats: [],
-      figure: `${key}Pull`,
-      limitFigure: helped ? `${key}Holds` : `${key}Withdrawal`,
-      measured: { value: pull, limit, sense: 'at most', quantity: 'ratio', print: 'up' },
+      ...(sheared && !pulled
+        ? { figure: `${key}Load`, limitFigure: `${key}Shear`, measured: atMost(across, shear) }
+        : {
+            figure: `${key}Pull`,
+            limitFigure: helped ? `${key}Holds` : `${key}Withdrawal`,
+            measured: atMost(pull, limit),
+          }),
       candidates: level === 'pass' ? [] : [...(endGrain ? sheets(subject, c) : what === 'wall' ? higher(subject) : closer(subject)), ...(what === 'wall' ? offer(input, 'Hang it on a strip', 'hung', 'strip') : [])], // prettier-ignore
     },
   ]
 }
+
+const atMost = (value: number, limit: number): NonNullable<Verdict['measured']> => ({ value, limit, sense: 'at most', quantity: 'ratio', print: 'up' }) // prettier-ignore
 
 /** Screws half as far apart. */
 const closer = ({ input: { shop } }: Subject): Remedy[] => {

@@ -11,7 +11,7 @@ export type Choice = {
   label: string
   about: string
   /** asked only where another question has this answer */
-  onlyFor?: { key: string; value: string }
+  onlyFor?: { key: string; value: string | readonly string[] }
 } & (
   | { type: 'option'; usual: string; values: readonly { value: string; label: string; when: string }[] }
   /** a length that follows the shop's setting until it is given here */

@@ -100,7 +100,7 @@ export interface Opening {
 export interface Board {
   id: string
   name: string
-  role: 'rail' | 'block' | 'back' | 'end' | 'shelf' | 'lip' | 'divider' | 'bar' | 'arm' | 'hook' | 'strip' | 'foot'
+  role: 'rail' | 'block' | 'back' | 'end' | 'shelf' | 'lip' | 'divider' | 'bar' | 'arm' | 'hook' | 'strip' | 'foot' | 'slat'
   material: string
   stock: string
   /** of all its layers together */
@@ -125,8 +125,8 @@ export interface Joint {
   /** ids of boards or rods: what goes in goes through the first into the second */
   parts: [string, string]
   glued: boolean
-  /** what holds it besides glue; `socket`: one part goes into an opening of the other */
-  by: 'screws' | 'brads' | 'socket' | 'glue'
+  /** what holds it besides glue; `socket`: one part goes into an opening of the other; `loose`: pushed in, never fixed */
+  by: 'screws' | 'brads' | 'socket' | 'glue' | 'loose'
   /** in the shop's words */
   fixing: string
 }

@@ -1,3 +1,4 @@
+import { HANGING_SETTINGS } from './hanging-settings'
 import { MAGNET_SETTINGS } from './magnet-settings'
 
 /** One number of the shop that figures are derived from. */
@@ -406,6 +407,7 @@ export const SETTINGS = {
   ),
   leastOffcutWidth: length('Limits', 'and from, width', 40, [5, 1000], 'The same across; rods have none.'),
   longestBoard: length('Limits', 'Longest board', 2400, [100, 20000], 'The longest you can buy, carry and cut.'),
+  ...HANGING_SETTINGS,
   ...MAGNET_SETTINGS,
 } as const satisfies Record<string, SettingDeclaration>
 

@@ -72,3 +72,62 @@ describe('a holder on a strip', () => {
     expect(design(railOf(threeMallets(), { hung: 'screwed' })).model).toEqual(design(railOf(threeMallets())).model)
   })
 })
+
+describe('what keeps a holder on its strip', () => {
+  const part = (d: ReturnType<typeof hung>, id: string) => d.model!.boards.find((b) => b.id === id)!
+  const value = (d: ReturnType<typeof hung>, id: string) => d.working.find((f) => f.id === id)!.value
+
+  it('is a slat from below the wall’s strip to the foot, with room to push it in', () => {
+    const d = hung({ backHeight: 260, lock: 'slat' })
+    const [back, foot, slat] = ['back', 'foot', 'slat'].map((id) => boardBox(part(d, id)))
+    // the wall's strip hangs from the holder's short face by its own long one
+    const under = back!.z[1] - value(d, 'stripShort') - value(d, 'stripLong')
+    expect(slat!.z[0]).toBe(foot!.z[1])
+    expect(slat!.z[1]).toBeCloseTo(under - 1)
+    expect(d.verdicts.find((v) => v.id === 'riding up')!.says).toContain('lock slat')
+    expect(d.model!.joints.find((j) => j.by === 'loose')!.parts).toEqual(['back', 'slat'])
+    expect(d.model!.fasteners.some((f) => f.through === 'slat' || f.into === 'slat')).toBe(false)
+  })
+
+  it('is a keeper right under the wall’s strip, where it hooks over and under', () => {
+    const d = hung({ backHeight: 260, hung: 'clip' })
+    const [back, keeper] = ['back', 'foot'].map((id) => boardBox(part(d, id)))
+    expect(keeper!.z[1]).toBeCloseTo(back!.z[1] - value(d, 'stripShort') - value(d, 'stripLong') - 1)
+    expect(keeper!.z[1] - keeper!.z[0]).toBe(40)
+    expect(value(d, 'bevelArm')).toBeCloseTo(back!.z[1] - value(d, 'bevelLine') - keeper!.z[0])
+    expect(hung({ hung: 'clip' }).verdicts.find((v) => v.id === 'strip room')!.says).toContain('keeper')
+  })
+
+  it('is its weight, else a tool that drags lifts it off: told with ways out that work', () => {
+    const light = hung({ backHeight: 260, fit: 'snug' })
+    const told = light.verdicts.find((v) => v.id === 'riding up')!
+    const wood = value(light, 'woodMass') * 9.80665
+    expect(told.measured).toMatchObject({ value: wood, limit: 10 })
+    expect(told.level).toBe(wood < 10 ? 'watch' : 'pass')
+    const heavy = light.input.shop.settings
+    const dragging = design({ ...light.input, shop: { ...light.input.shop, settings: { ...heavy, dragSnug: 90 } } })
+    const stuck = dragging.verdicts.find((v) => v.id === 'riding up')!
+    expect(stuck.level).toBe('watch')
+    expect(remediesFor(dragging, stuck).map((r) => r.label)).toContain('Add a lock slat')
+  })
+})
+
+describe('a holder on studs', () => {
+  it('has its screws where studs may stand, long enough to go through the lining', () => {
+    const input = railOf(threeMallets(), { hung: 'studs', backHeight: 200 })
+    const shop = { ...input.shop, settings: { ...input.shop.settings, studSpacing: 150 } }
+    const { model } = design({ ...input, shop })
+    const into = model!.fasteners.filter((f) => f.into === null)
+    const xs = [...new Set(into.map((f) => f.at.x))].sort((a, b) => a - b)
+    const middle = boardBox(model!.boards.find((b) => b.role === 'back')!).x[1] / 2
+    expect(xs.length).toBeGreaterThan(1)
+    for (const x of xs) {
+      const off = (x - middle) / 150
+      expect(Math.abs(off * 2 - Math.round(off * 2)) * 75).toBeLessThanOrEqual(12.001)
+    }
+    for (const f of into) {
+      expect(f.side).toBe(18 + shop.settings.wallLining)
+      expect(f.bite).toBeLessThanOrEqual(shop.settings.studDepth)
+    }
+  })
+})

@@ -1,4 +1,5 @@
 import { discPull } from '#core/fit/magnet'
+import { yieldLoad } from '#core/fit/screw'
 import { fillIn } from '#core/working/trail'
 
 const ofDegrees = (of: (radians: number) => number) => (degrees: number) => of((degrees * Math.PI) / 180)
@@ -20,10 +21,11 @@ export function workedOut(formula: string, value: (id: string) => number): numbe
     .replace(/√(\d+)/g, 'Math.sqrt($1)')
     .replaceAll('max(', 'Math.max(')
     .replaceAll('min(', 'Math.min(')
-  return new Function('cosine', 'tangent', 'sine', 'discPull', `return ${js}`)(
+  return new Function('cosine', 'tangent', 'sine', 'discPull', 'screwShear', `return ${js}`)(
     ofDegrees(Math.cos),
     ofDegrees(Math.tan),
     ofDegrees(Math.sin),
     discPull,
+    yieldLoad,
   ) as number
 }

@@ -44,7 +44,7 @@ const asked = computed(() =>
     if (!onlyFor) return true
     const other = props.form.choices.find((c) => c.key === onlyFor.key)
     const usual = other?.type === 'option' ? other.usual : undefined
-    return (props.input.holder.choices[onlyFor.key] ?? usual) === onlyFor.value
+    return [onlyFor.value].flat().includes(String(props.input.holder.choices[onlyFor.key] ?? usual))
   }),
 )
 /** The stock that a part may be cut from. */

@@ -92,9 +92,12 @@ function joinStep(bench: Bench, group: readonly Joint[]): Step {
   return step({
     id: `join:${orders.join('+')}`,
     kind: 'join',
-    title: strip
-      ? `${strip.name}, the bevel down and against the wall`
-      : `Join ${lower(through)} and ${fewNames(others)}`,
+    title:
+      first!.by === 'loose'
+        ? `Try the ${others[0]} in its place`
+        : strip
+          ? `${strip.name}, the bevel down and against the wall`
+          : `Join ${lower(through)} and ${fewNames(others)}`,
     parts: [...new Set(group.flatMap((j) => j.parts))],
     settings: [
       ...fastenersText(fasteners, bench).map((value, i) => ({ label: i === 0 ? 'With' : 'and', value })),

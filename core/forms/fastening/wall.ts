@@ -16,11 +16,14 @@ const STEP = 5
 const TO_WALL: Place = { x: 0, y: -1, z: 0 }
 
 /** The screw by which a holder is fixed to the wall; null where the shop has none that is long enough. */
-function wallScrew(model: PlannedModel, { shop }: PlanInput): Unplaced | null {
+function wallScrew(model: PlannedModel, input: PlanInput): Unplaced | null {
+  const { shop } = input
   const back = model.boards.find((b) => b.role === 'back')!
-  const { wallPanel, wallDensity } = shop.settings
+  const { wallPanel, wallDensity, wallLining, studDepth } = shop.settings
+  const studs = wayHung(input) === 'studs'
+  const [side, deep] = studs ? [back.thickness + wallLining, studDepth] : [back.thickness, wallPanel]
   // what sticks out behind a panel does no harm: it may be longer by that
-  const [screw] = screwsFor({ side: back.thickness, room: wallPanel + 60, edge: INSET }, shop)
+  const [screw] = screwsFor({ side, room: studs ? deep : deep + 60, edge: INSET }, shop)
   if (!screw) return null
   return {
     kind: 'screw',
@@ -31,13 +34,25 @@ function wallScrew(model: PlannedModel, { shop }: PlanInput): Unplaced | null {
     gauge: screw.gauge,
     through: back.id,
     into: null,
-    side: back.thickness,
-    bite: Math.min(screw.length - back.thickness, wallPanel),
+    side,
+    bite: Math.min(screw.length - side, deep),
     endGrain: false,
     pilot: pilotFor(screw.gauge, wallDensity),
     joint: null,
   }
 }
+
+const wayHung = (input: PlanInput): string => optionOf(hangingChoices, input, 'hung')
+const onStrip = (input: PlanInput): boolean => ['strip', 'clip'].includes(wayHung(input))
+
+/** Where a stud may be behind a back: by their spacing about its middle; mm along it. */
+function studsBehind(from: number, to: number, spacing: number, inset: number): number[] {
+  const gaps = Math.max(0, Math.floor((to - from - 2 * inset) / spacing))
+  return Array.from({ length: gaps + 1 }, (_, i) => (from + to) / 2 + (i - gaps / 2) * spacing)
+}
+
+/** A screw this far from a stud's centre is still in it, mm. */
+const IN_STUD = 12
 
 /**
  * Screws through the back into the wall, where a holder is screwed on: a row along its upper edge and one along its lower,
@@ -45,7 +60,7 @@ function wallScrew(model: PlannedModel, { shop }: PlanInput): Unplaced | null {
  */
 export function intoWall(model: PlannedModel, input: PlanInput, around: Around): Fastener[] {
   const back = model.boards.find((b) => b.role === 'back')
-  if (!back || optionOf(hangingChoices, input, 'hung') === 'strip') return []
+  if (!back || onStrip(input)) return []
   const kind = wallScrew(model, input)
   if (!kind) return []
   const { x, y, z } = boardBox(back)
@@ -56,8 +71,11 @@ export function intoWall(model: PlannedModel, input: PlanInput, around: Around):
     px > x[0] + kind.diameter && px < x[1] - kind.diameter && around.free({ ...kind, at: at(px, pz), toward: TO_WALL }) // prettier-ignore
   const inset = Math.min(INSET, (z[1] - z[0]) / 3)
   const middle = (z[0] + z[1]) / 2
-  const wanted = spaced(x[0], x[1], Math.max(30, kind.diameter * 4), input.shop.settings.wallScrewSpacing)
-  const reach = wanted.length > 1 ? (wanted[1]! - wanted[0]!) / 2 - kind.diameter : (x[1] - x[0]) / 2
+  const end = Math.max(30, kind.diameter * 4)
+  const { wallScrewSpacing, studSpacing } = input.shop.settings
+  const studs = wayHung(input) === 'studs'
+  const wanted = studs ? studsBehind(x[0], x[1], studSpacing, end) : spaced(x[0], x[1], end, wallScrewSpacing)
+  const reach = studs ? IN_STUD : wanted.length > 1 ? (wanted[1]! - wanted[0]!) / 2 - kind.diameter : (x[1] - x[0]) / 2
 
   for (const [edge, way, name] of [
     [z[1] - inset, -1, 'upper'],

@@ -1,0 +1,110 @@
+import { kindOf } from '../footprint/kinds'
+import { boardOf, type Seat } from '../model/model'
+import { boardBox } from '../model/standing'
+import { formatLength } from '../units/format-length'
+import { fingersRule, liftRule } from './rules'
+import { limitFrom, remedy, TOLERANCE, type Check, type Subject } from './subject'
+import type { Verdict } from './verdict'
+
+/** Whether a hand gets at each tool, and how far one has to be lifted to be out. */
+export const checkTaking: Check = (subject) => [...fingers(subject), ...lifts(subject), ...edgesUp(subject)]
+
+/** The two neighbours that leave the least room between them: told where it is too little for fingers. */
+function fingers(subject: Subject): Verdict[] {
+  const { trail, model, input } = subject
+  const rows = new Map<string, Seat[]>()
+  for (const s of model.seats.filter(
+    (k) => trail.has(`x:${k.id}`) && trail.has(k.figures.left ?? '') && trail.has(k.figures.right ?? ''),
+  )) {
+    const key = `${s.board} ${s.at.y.toFixed(1)}`
+    rows.set(key, [...(rows.get(key) ?? []), s])
+  }
+  const x = (s: Seat): number => trail.get(`x:${s.id}`).value
+  const side = (s: Seat, to: 'left' | 'right'): number => trail.get(s.figures[to]!).value
+  const pairs = [...rows.values()].flatMap((row) => {
+    const sorted = [...row].sort((a, b) => x(a) - x(b))
+    return sorted.slice(1).map((b, i) => ({ a: sorted[i]!, b, room: x(b) - side(b, 'left') - x(sorted[i]!) - side(sorted[i]!, 'right') })) // prettier-ignore
+  })
+  if (pairs.length === 0) return []
+  const { a, b, room } = pairs.reduce((p, q) => (q.room < p.room ? q : p))
+  const limit = limitFrom(subject, 'fingers')
+  const value = trail.derive('fingerRoom', 'Least room for fingers', room, fingersRule, `{x:${b.id}} − {${b.figures.left}} − {x:${a.id}} − {${a.figures.right}}`, { print: 'down', note: `${a.name}, ${b.name}` }) // prettier-ignore
+  const level = value < limit - TOLERANCE ? 'watch' : 'pass'
+  const [has, wants] = [formatLength(value, input.shop, 'down'), formatLength(limit, input.shop)]
+  return [
+    {
+      id: 'fingers',
+      check: 'fingers',
+      title: 'Room for fingers',
+      level,
+      says: level === 'pass' ? `${has} between neighbours at least; ${wants} wanted.` : `Only ${has} between ${a.name} and ${b.name}: fingers want ${wants}.`, // prettier-ignore
+      seats: level === 'pass' ? [] : [a.id, b.id],
+      figure: 'fingerRoom',
+      limitFigure: 'fingers',
+      measured: { value, limit, sense: 'at least', quantity: 'length', print: 'down' },
+      candidates: level === 'pass' || !trail.has('gap') ? [] : [remedy(`A gap of ${formatLength(trail.get('gap').value + limit - value, input.shop, 'up')}`, { kind: 'choice', key: 'gap', value: trail.get('gap').value + limit - value })], // prettier-ignore
+    },
+  ]
+}
+
+/** How far down a seated tool reaches, mm; a tilted one by what it reaches along its own axis. */
+function reachDown(seat: Seat, { input }: Subject): number | null {
+  const tool = input.tools.get(seat.tool)
+  const kind = tool && kindOf(tool.kind)
+  return kind ? Math.max(0, -kind.envelope(tool).face.minY) : null
+}
+
+/** What stands in a closed hole is lifted out: the one that must go highest is told. */
+function lifts(subject: Subject): Verdict[] {
+  const { trail, model, input } = subject
+  const lifted = model.seats.flatMap((seat) => {
+    const board = boardOf(model, seat.board)
+    const opening = board.openings.find((o) => o.id === seat.opening)
+    if (!opening || opening.opensTo !== null || (seat.rests !== 'floor' && seat.rests !== 'shoulder')) return []
+    const down = reachDown(seat, subject)
+    // from the board's face: what is in the hole, or hangs out below it
+    return down === null ? [] : [{ seat, down, lift: down - (seat.at.z - boardBox(board).z[1]) * (seat.tilt ? 0 : 1) }]
+  })
+  if (lifted.length === 0) return []
+  const { seat, lift, down } = lifted.reduce((a, b) => (b.lift > a.lift ? b : a))
+  const limit = limitFrom(subject, 'liftFree')
+  const value = trail.derive('lift', 'Lifted out by', lift, liftRule, lift === down ? `${down}` : `${down} − ${down - lift}`, { print: 'up', note: seat.name }) // prettier-ignore
+  const level = value > limit + TOLERANCE ? 'watch' : 'pass'
+  const much = formatLength(value, input.shop, 'up')
+  return [
+    {
+      id: 'lift',
+      check: 'lift',
+      title: 'Lifted out',
+      level,
+      says: level === 'pass' ? `${seat.name} is lifted ${much} to be out, the most of all: keep that free above it.` : `${seat.name} must be lifted ${much} to be out: hang it where that is free above, and in reach.`, // prettier-ignore
+      seats: level === 'pass' ? [] : [seat.id],
+      figure: 'lift',
+      limitFigure: 'liftFree',
+      measured: { value, limit, sense: 'at most', quantity: 'length', print: 'up' },
+      candidates: [],
+    },
+  ]
+}
+
+/** Edges and points that stand up out of a holder, handle down. */
+function edgesUp({ model, input }: Subject): Verdict[] {
+  const up = model.seats.filter((s) => {
+    const tool = input.tools.get(s.tool)
+    const turned = Math.abs(s.tilt ?? 0) > 90
+    const pointed = ['edge', 'tip', 'point'].includes(tool?.options.delicate ?? '')
+    return s.rests === 'floor' && !s.sharp && pointed && (tool?.kind === 'turning-tool' || turned)
+  })
+  if (up.length === 0) return []
+  return [
+    {
+      id: 'edges up',
+      check: 'edge',
+      title: 'Edges up',
+      level: 'watch',
+      says: `${up.length === 1 ? `${up[0]!.name} stands` : `${up.length} tools stand`} with the edge up: hang it so that edges are above the eyes or behind something, and cover them where children come.`, // prettier-ignore
+      seats: up.map((s) => s.id),
+      candidates: [],
+    },
+  ]
+}
