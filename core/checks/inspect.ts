@@ -13,6 +13,7 @@ import { checkPins } from './pins'
 import { checkReach } from './reach'
 import { checkRocking } from './rocking'
 import { checkRods } from './rods'
+import { checkSag } from './sag'
 import { checkScrews } from './screws'
 import { checkSockets } from './socket'
 import type { Check } from './subject'
@@ -27,6 +28,7 @@ const CHECKS: readonly Check[] = [
   checkSockets,
   checkWebs,
   checkFingers,
+  checkSag,
   checkRods,
   checkPins,
   checkArms,

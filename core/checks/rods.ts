@@ -1,12 +1,12 @@
 import { bitToBuy } from '../fit/bore'
 import { bitName } from '../shop/bit-name'
-import { materialOf, type Material } from '../shop/materials'
-import type { SettingKey } from '../shop/settings'
+import { materialOf } from '../shop/materials'
 import { formatLength } from '../units/format-length'
 import { formatMass, massUnitFor } from '../units/mass'
 import { evenSag, GRAVITY, roundInertia } from './beam'
 import { thickerRods, unknownRod } from './rod-stock'
 import { creepRule, sagLimitRule, sagRule } from './rules'
+import { creepOf } from './creep'
 import { limitFrom, remedy, TOLERANCE, type Check, type Subject } from './subject'
 import type { Remedy, Verdict } from './verdict'
 
@@ -79,10 +79,6 @@ function straddles(subject: Subject): Verdict[] {
     ]
   })
 }
-
-/** The setting by which a material sags more in the long run. */
-const creepOf = ({ kind }: Material): SettingKey =>
-  kind === 'OSB' ? 'creepOsb' : kind === 'MDF' || kind === 'particle board' ? 'creepFibre' : 'creepWood'
 
 function railSag(subject: Subject): Verdict[] {
   const { trail, model, input } = subject

@@ -56,6 +56,12 @@ export const sagRule: Rule = {
   says: 'A rod between two ends, evenly loaded, sags at its middle by 5 w L⁴ / (384 E I); two rods share the load.',
   source: estimate,
 }
+export const spineRule = rule('spine', 'The wood behind the slots carries a rail from bracket to bracket.')
+export const spineSagRule: Rule = {
+  id: 'check.rail-sag',
+  says: 'A rail between two brackets, evenly loaded, sags at its middle by 5 w L⁴ / (384 E I), its I the spine’s: two layers count as one only where they are glued.',
+  source: estimate,
+}
 export const creepRule: Rule = {
   id: 'check.creep',
   says: 'Wood that is loaded for good sags on: by so many times the sag at once.',

@@ -1,5 +1,5 @@
 import { kindOf } from '../footprint/kinds'
-import { boardOf, type Seat } from '../model/model'
+import type { Seat } from '../model/model'
 import { boardBox } from '../model/standing'
 import { formatLength } from '../units/format-length'
 import { fingersRule, liftRule } from './rules'
@@ -47,28 +47,31 @@ function fingers(subject: Subject): Verdict[] {
   ]
 }
 
-/** How far down a seated tool reaches, mm; a tilted one by what it reaches along its own axis. */
+/** How far down a seated tool reaches from its own origin, mm; a tilted one along its own axis. */
 function reachDown(seat: Seat, { input }: Subject): number | null {
   const tool = input.tools.get(seat.tool)
   const kind = tool && kindOf(tool.kind)
-  return kind ? Math.max(0, -kind.envelope(tool).face.minY) : null
+  if (!kind) return null
+  const { minY, maxY } = kind.envelope(tool).face
+  return Math.max(0, seat.tilt === 180 ? maxY : -minY)
 }
 
 /** What stands in a closed hole is lifted out: the one that must go highest is told. */
 function lifts(subject: Subject): Verdict[] {
   const { trail, model, input } = subject
   const lifted = model.seats.flatMap((seat) => {
-    const board = boardOf(model, seat.board)
-    const opening = board.openings.find((o) => o.id === seat.opening)
-    if (!opening || opening.opensTo !== null || (seat.rests !== 'floor' && seat.rests !== 'shoulder')) return []
+    // the highest board that closes round it
+    const closed = model.boards.filter((b) => b.openings.some((o) => o.seat === seat.id && o.opensTo === null))
     const down = reachDown(seat, subject)
-    // from the board's face: what is in the hole, or hangs out below it
-    return down === null ? [] : [{ seat, down, lift: down - (seat.at.z - boardBox(board).z[1]) * (seat.tilt ? 0 : 1) }]
+    if (closed.length === 0 || down === null || (seat.rests !== 'floor' && seat.rests !== 'shoulder')) return []
+    const top = Math.max(...closed.map((b) => boardBox(b).z[1]))
+    const leans = seat.tilt !== undefined && seat.tilt !== 180
+    return [{ seat, down, lift: leans ? down : down + top - seat.at.z }]
   })
   if (lifted.length === 0) return []
   const { seat, lift, down } = lifted.reduce((a, b) => (b.lift > a.lift ? b : a))
   const limit = limitFrom(subject, 'liftFree')
-  const value = trail.derive('lift', 'Lifted out by', lift, liftRule, lift === down ? `${down}` : `${down} − ${down - lift}`, { print: 'up', note: seat.name }) // prettier-ignore
+  const value = trail.derive('lift', 'Lifted out by', lift, liftRule, lift === down ? `${down}` : `${down} + ${lift - down}`, { print: 'up', note: seat.name }) // prettier-ignore
   const level = value > limit + TOLERANCE ? 'watch' : 'pass'
   const much = formatLength(value, input.shop, 'up')
   return [
@@ -88,13 +91,8 @@ function lifts(subject: Subject): Verdict[] {
 }
 
 /** Edges and points that stand up out of a holder, handle down. */
-function edgesUp({ model, input }: Subject): Verdict[] {
-  const up = model.seats.filter((s) => {
-    const tool = input.tools.get(s.tool)
-    const turned = Math.abs(s.tilt ?? 0) > 90
-    const pointed = ['edge', 'tip', 'point'].includes(tool?.options.delicate ?? '')
-    return s.rests === 'floor' && !s.sharp && pointed && (tool?.kind === 'turning-tool' || turned)
-  })
+function edgesUp({ model }: Subject): Verdict[] {
+  const up = model.seats.filter((s) => s.edgeUp)
   if (up.length === 0) return []
   return [
     {

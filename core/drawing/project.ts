@@ -125,18 +125,22 @@ export function openingItem(board: Board, opening: Opening, look: Look): Omit<Se
   return { at: { x: centre.x, y: edge }, ...openingItems(board, opening, look) }
 }
 
+/** A tool's outline as its seat is tipped: from the side it leans; turned over it is upside down from in front and above. */
+const leaned = (outline: Outline, tilt: number, look: Look): Outline =>
+  tilt === 0 ? outline : look === 'side' ? spun(outline, tilt) : Math.abs(tilt) === 180 ? flipped(outline) : outline
+
 /** What belongs to one seat in a view. */
 export function seatItem(board: Board, seat: Seat, tool: Tool | undefined, look: Look): SeatItem {
   const opening = board.openings.find((o) => o.id === seat.opening)
   const { tilt = 0 } = seat
   // seen square to the face of what it sits in, as that is
-  const square = tilt !== 0 && isFaceOn(board, look) && look !== 'side'
-  const neck = seenAt(square ? tipped(seat.at, -tilt, board.placement.at) : seat.at, look)
-  const lean = leanIn(tilt, look)
+  const leans = board.placement.tilt ?? 0
+  const square = leans !== 0 && isFaceOn(board, look) && look !== 'side'
+  const neck = seenAt(square ? tipped(seat.at, -leans, board.placement.at) : seat.at, look)
   return {
     seat: seat.id,
     ...(opening ? openingItem(board, opening, look) : { at: neck, outlines: [], lines: [] }),
     neck,
-    ghost: tool ? ghost(tool, seat.turn, look).map((g) => (lean === 0 ? g : { ...g, outline: spun(g.outline, lean) })) : [], // prettier-ignore
+    ghost: tool ? ghost(tool, seat.turn, look).map((g) => ({ ...g, outline: leaned(g.outline, tilt, look) })) : [],
   }
 }

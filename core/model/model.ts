@@ -100,7 +100,7 @@ export interface Opening {
 export interface Board {
   id: string
   name: string
-  role: 'rail' | 'block' | 'back' | 'end' | 'shelf' | 'lip' | 'divider' | 'bar' | 'arm' | 'hook' | 'strip' | 'foot' | 'slat'
+  role: 'rail' | 'block' | 'back' | 'end' | 'shelf' | 'lip' | 'divider' | 'bar' | 'arm' | 'hook' | 'bracket' | 'strip' | 'foot' | 'slat'
   material: string
   stock: string
   /** of all its layers together */
@@ -180,6 +180,8 @@ export interface Seat {
   rests: 'shoulder' | 'floor' | 'rods' | 'arms' | 'pin' | 'shelf' | 'magnet' | 'hook'
   /** an edge or point at its lower end, which must not stand on anything */
   sharp: boolean
+  /** an edge or point at its upper end */
+  edgeUp?: boolean
   /** kg, or null when not weighed */
   mass: number | null
   /** how its farthest point from the wall is reckoned: a formula with the ids of figures in braces */

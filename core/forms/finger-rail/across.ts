@@ -1,6 +1,7 @@
 import type { Trail } from '../../working/trail'
 import { optionOf, settingOf } from '../choice-value'
 import type { PlanInput } from '../form'
+import { bracketsWanted } from './brackets'
 import { choices } from './choices'
 import { centreLine, restForward } from './layout'
 import { centreLineRule, depthRule, reachRule, restRule, standOffRule } from './rules'
@@ -43,7 +44,7 @@ export function acrossRail(input: PlanInput, trail: Trail, seats: readonly RailS
   const keep = settingOf(input, trail, 'frontKeep')
   const clearance = settingOf(input, trail, 'headClearance')
   const share = settingOf(input, trail, 'backWeb')
-  const below = optionOf(choices, input, 'back') === 'below'
+  const below = optionOf(choices, input, 'back') === 'below' || bracketsWanted(input) > 0
   const standOff = below
     ? trail.derive(
         'standOff',

@@ -39,8 +39,33 @@ export const choices: readonly Choice[] = [
     ],
   },
   {
+    key: 'layers',
+    label: 'Layers',
+    about: 'Boards glued on each other to a thicker rail.',
+    type: 'option',
+    usual: '1',
+    values: [
+      { value: '1', label: '1', when: 'one board, its supports closer together' },
+      { value: '2', label: '2', when: 'for heavy heads and long spans' },
+    ],
+  },
+  {
+    key: 'support',
+    label: 'Carried by',
+    about: 'What carries the rail along its length.',
+    type: 'option',
+    usual: 'back',
+    values: [
+      { value: 'back', label: 'its back', when: 'along its whole length: nothing sags' },
+      { value: '2', label: '2 brackets', when: 'one at either end: the wall behind stays open' },
+      { value: '3', label: '3 brackets', when: 'and one in the middle' },
+      { value: '4', label: '4 brackets', when: 'for a long, heavy rail' },
+    ],
+  },
+  {
     key: 'back',
     label: 'Back board',
+    onlyFor: { key: 'support', value: 'back' },
     about: 'Where the back stands, and so what is behind the heads.',
     type: 'option',
     usual: 'below',

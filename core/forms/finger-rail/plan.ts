@@ -1,5 +1,5 @@
 import { slotOutline } from '../../geometry/outline'
-import { MODEL_VERSION, type Opening } from '../../model/model'
+import { MODEL_VERSION, type Joint, type Opening } from '../../model/model'
 import { formatLength } from '../../units/format-length'
 import { LARGEST_SIZE } from '../../units/length'
 import { Trail } from '../../working/trail'
@@ -9,7 +9,9 @@ import { acrossRail } from './across'
 import { alongRail } from './along'
 import { plainBoard } from '../plain-board'
 import { NO_STOCK, stocksFor } from '../stocks'
+import { bracketJoints, brackets, bracketsWanted } from './brackets'
 import { choices } from './choices'
+import { railRule } from './rules'
 import { webBetween } from './layout'
 import { railSeats, type RailSeat } from './seats'
 
@@ -41,18 +43,28 @@ export function planFingerRail(input: PlanInput): Plan {
   const clash = clashing(seats, along, across.centre)
   if (clash) return refuse(...refusals, clash)
 
-  const standsBehind = optionOf(choices, input, 'back') === 'behind'
+  const carried = bracketsWanted(input)
+  const standsBehind = carried === 0 && optionOf(choices, input, 'back') === 'behind'
+  const layers = Number(optionOf(choices, input, 'layers'))
+  const { thickness, thickId } = railThickness(trail, stocks.rail.thickness, layers)
   const cut = optionOf(choices, input, 'slots') === 'jigsawn' ? 'sawn' : 'bored'
   const openings = seats.map((seat, i) => slot(seat, { x: along.centres[i]!, y: across.centre }, across.depth, cut))
   const rail = plainBoard(stocks.rail, {
     id: 'rail',
     name: 'Rail',
     role: 'rail',
+    thickness,
+    layers,
     length: along.length,
     width: across.depth,
     openings,
     placement: { lies: 'flat', at: { x: 0, y: stocks.back.thickness, z: 0 } },
-    figures: { length: 'length', width: 'depth', thickness: 'thickness:rail' },
+    figures: {
+      length: 'length',
+      width: 'depth',
+      thickness: thickId,
+      ...(layers > 1 ? { layer: 'thickness:rail' } : {}),
+    },
   })
   const back = plainBoard(stocks.back, {
     id: 'back',
@@ -60,9 +72,18 @@ export function planFingerRail(input: PlanInput): Plan {
     role: 'back',
     length: along.length,
     width: backHeight,
-    placement: { lies: 'upright', at: { x: 0, y: 0, z: standsBehind ? -stocks.rail.thickness : -backHeight } },
+    placement: {
+      lies: 'upright',
+      at: {
+        x: 0,
+        y: 0,
+        z: standsBehind ? -thickness : carried > 0 ? -thickness - backHeight - input.shop.settings.web : -backHeight,
+      },
+    },
     figures: { length: 'length', width: 'backHeight', thickness: 'thickness:back' },
   })
+  const under = carried > 0 ? brackets(input, trail, { seats, centres: along.centres, length: along.length, depth: across.depth, thickness, backHeight, stock: stocks.back }) : null // prettier-ignore
+  if (under?.refusal) return refuse(...refusals, under.refusal)
   return {
     trail,
     refusals,
@@ -70,18 +91,10 @@ export function planFingerRail(input: PlanInput): Plan {
       version: MODEL_VERSION,
       form: 'finger-rail',
       name: holder.name,
-      boards: [rail, back],
+      boards: [rail, back, ...(under?.boards ?? [])],
       rods: [],
       reach: { value: stocks.back.thickness + across.depth, formula: '{thickness:back} + {depth}' },
-      joints: [
-        {
-          order: 1,
-          parts: ['back', 'rail'],
-          glued: true,
-          by: 'screws',
-          fixing: 'Glue, and screws from behind through the back into the rail’s back edge',
-        },
-      ],
+      joints: under ? bracketJoints(under.boards) : [ALONG_BACK],
       fasteners: [],
       seats: seats.map((seat, i) => ({
         id: seat.order.id,
@@ -101,6 +114,21 @@ export function planFingerRail(input: PlanInput): Plan {
       })),
     },
   }
+}
+
+const ALONG_BACK: Joint = {
+  order: 1,
+  parts: ['back', 'rail'],
+  glued: true,
+  by: 'screws',
+  fixing: 'Glue, and screws from behind through the back into the rail’s back edge',
+}
+
+/** The rail's thickness, with its figure where it is of several layers. mm */
+function railThickness(trail: Trail, one: number, layers: number): { thickness: number; thickId: string } {
+  if (layers === 1) return { thickness: one, thickId: 'thickness:rail' }
+  trail.given('layers', 'Layers', layers, { kind: 'choice', key: 'layers' }, { quantity: 'count' })
+  return { thickness: trail.derive('railThickness', 'Rail thickness', layers * one, railRule, '{layers} × {thickness:rail}'), thickId: 'railThickness' } // prettier-ignore
 }
 
 const slot = (seat: RailSeat, centre: { x: number; y: number }, edge: number, cut: Opening['cut']): Opening => ({

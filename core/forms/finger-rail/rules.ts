@@ -30,3 +30,13 @@ export const centreLineRule = rule(
   'One line of centres for all seats: heads clear what is behind them, and the wood behind the slots is at least its part of the depth.',
 )
 export const depthRule = rule('depth', 'From the back edge to the line of centres, and on to the front edge.')
+export const railRule = rule('thickness', 'Boards glued on each other, each as thick as it really is.')
+export const bracketLengthRule = rule('bracket-length', 'A bracket reaches under three quarters of the rail’s depth.')
+export const bracketHeightRule = rule(
+  'bracket-height',
+  'A bracket is as high as the back, and reaches a web’s width over it to the rail.',
+)
+export const bracketAtRule = rule(
+  'bracket-at',
+  'Brackets are spaced evenly, each moved to where a web is above it; the outermost stand at the ends.',
+)

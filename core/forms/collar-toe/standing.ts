@@ -1,0 +1,76 @@
+import type { Measured, Missing } from '../../footprint/kind'
+import { part } from '../../footprint/neck'
+import type { Tool } from '../../footprint/tool'
+
+/** What a collar and a toe feel of a tool that stands on the end of its handle; mm. */
+export interface StandEnvelope {
+  /** the handle at its thickest */
+  handle: Measured
+  /** to either side, and to front and back, where it is widest */
+  aside: Measured
+  out: Measured
+  overall: Measured
+  /** from the end of its handle up to its own origin */
+  originUp: number
+  /** it is drawn handle up: it stands the other way round */
+  turnedOver: boolean
+  /** its upper end is an edge or a point */
+  sharpUp: boolean
+}
+
+/** Half of the wider of two fields. */
+const wider = (m: Record<string, number>, a: string, b: string): Measured => part(m, (m[b] ?? 0) > m[a]! ? b : a, 0.5)
+
+interface Reader {
+  needs: readonly string[]
+  read: (m: Record<string, number>, tool: Tool) => StandEnvelope
+}
+
+const KINDS: Record<string, Reader> = {
+  'turning-tool': {
+    needs: ['handleDiameter', 'handleLength', 'overallLength'],
+    read: (m, tool) => ({
+      handle: part(m, 'handleDiameter'),
+      aside: wider(m, 'handleDiameter', 'bladeWidth'),
+      out: wider(m, 'handleDiameter', 'bladeWidth'),
+      overall: part(m, 'overallLength'),
+      originUp: m.handleLength!,
+      turnedOver: false,
+      sharpUp: tool.options.delicate !== 'none',
+    }),
+  },
+  'handled-blade': {
+    needs: ['handleDiameter', 'bladeLength', 'overallLength'],
+    read: (m, tool) => ({
+      handle: part(m, 'handleDiameter'),
+      aside: wider(m, 'handleDiameter', 'bladeWidth'),
+      out: wider(m, 'handleDiameter', 'bladeWidth'),
+      overall: part(m, 'overallLength'),
+      originUp: Math.max(1, m.overallLength! - m.bladeLength!),
+      turnedOver: true,
+      sharpUp: tool.options.delicate !== 'none',
+    }),
+  },
+  'long-handled': {
+    needs: ['handleDiameter', 'headWidth', 'headDepth', 'overallLength'],
+    read: (m, tool) => ({
+      handle: part(m, 'handleDiameter'),
+      aside: wider(m, 'handleDiameter', 'headWidth'),
+      out: wider(m, 'handleDiameter', 'headDepth'),
+      overall: part(m, 'overallLength'),
+      originUp: m.overallLength! - (m.headHeight ?? Math.min(m.headWidth! * 0.6, m.overallLength! * 0.4)),
+      turnedOver: false,
+      sharpUp: tool.options.delicate === 'edge',
+    }),
+  },
+}
+
+/** The envelope of a tool that stands on its handle’s end, turned as asked; null for a kind that doesn’t. */
+export function standEnvelope(tool: Tool, turn: number): StandEnvelope | Missing | null {
+  const found = KINDS[tool.kind]
+  if (!found) return null
+  const missing = found.needs.filter((key) => tool.measures[key] === undefined)
+  if (missing.length > 0) return { missing }
+  const e = found.read(tool.measures, tool)
+  return turn % 2 === 1 ? { ...e, aside: e.out, out: e.aside } : e
+}
