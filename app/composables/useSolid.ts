@@ -1,14 +1,19 @@
 import { onBeforeUnmount, ref, shallowRef, watch, type Ref } from 'vue'
 import type { Design } from '#core/choose/design'
 import type { SolidScene } from '#core/solid/scene'
+import type { TakenOut } from '#core/solid/taking'
 import type { FromSolid, ToSolid } from '~/workers/solid-messages'
 
 /** Solids are built so long after the last change, ms. */
 const PAUSE = 120
 
-/** The solids of a holder, built in a worker whenever the holder changes; the last ones stay until the next are there. */
+/**
+ * The solids of a holder and each tool's way out, worked out in a worker whenever the holder changes; the last ones stay
+ * until the next are there.
+ */
 export function useSolid(worked: Ref<Design>) {
   const scene = shallowRef<SolidScene | null>(null)
+  const ways = shallowRef<TakenOut[]>([])
   const failed = ref('')
   const worker = new Worker(new URL('../workers/solid.worker.ts', import.meta.url), { type: 'module' })
   let asked = 0
@@ -16,6 +21,7 @@ export function useSolid(worked: Ref<Design>) {
   worker.onmessage = ({ data }: MessageEvent<FromSolid>) => {
     if (data.id !== asked) return
     if ('failed' in data) failed.value = data.failed
+    else if ('ways' in data) ways.value = data.ways
     else {
       failed.value = ''
       scene.value = data.scene
@@ -42,5 +48,5 @@ export function useSolid(worked: Ref<Design>) {
     clearTimeout(wait)
     worker.terminate()
   })
-  return { scene, failed }
+  return { scene, ways, failed }
 }

@@ -1,4 +1,6 @@
+import { seenOf } from '../footprint/body'
 import { kindOf } from '../footprint/kinds'
+import { outlineBounds } from '../geometry/outline'
 import type { Seat } from '../model/model'
 import { boardBox } from '../model/standing'
 import { formatLength } from '../units/format-length'
@@ -7,7 +9,7 @@ import { limitFrom, remedy, TOLERANCE, type Check, type Subject } from './subjec
 import type { Verdict } from './verdict'
 
 /** Whether a hand gets at each tool, and how far one has to be lifted to be out. */
-export const checkTaking: Check = (subject) => [...fingers(subject), ...lifts(subject), ...edgesUp(subject)]
+export const checkTaking: Check = (subject) => [...fingers(subject), ...lifts(subject), ...wideBelow(subject), ...edgesUp(subject)] // prettier-ignore
 
 /** The two neighbours that leave the least room between them: told where it is too little for fingers. */
 function fingers(subject: Subject): Verdict[] {
@@ -88,6 +90,41 @@ function lifts(subject: Subject): Verdict[] {
       candidates: [],
     },
   ]
+}
+
+/** How far above its lowest parts a tool’s neck ends, where it is the head itself that lies on the rods; mm. */
+const UNDER_HEAD = 1
+
+/** Between two rods closed at both ends a tool is drawn up: nothing below its neck may be wider than their gap. */
+function wideBelow({ model, input, trail }: Subject): Verdict[] {
+  if (!trail.has('rodGap')) return []
+  const gap = trail.get('rodGap').value
+  return model.seats.flatMap((seat): Verdict[] => {
+    const tool = input.tools.get(seat.tool)
+    const kind = tool && kindOf(tool.kind)
+    if (!kind || seat.rests !== 'rods') return []
+    const below = kind
+      .bodies(tool)
+      .filter((b) => b.part !== 'hole' && outlineBounds(seenOf(b, 'face')).maxY < -UNDER_HEAD)
+    const look = seat.turn % 2 === 1 ? 'face' : 'side'
+    const wide = Math.max(0, ...below.map((b) => { const { minX, maxX } = outlineBounds(seenOf(b, look)); return maxX - minX })) // prettier-ignore
+    if (wide <= gap + TOLERANCE) return []
+    const [has, may] = [formatLength(wide, input.shop, 'up'), formatLength(gap, input.shop, 'down')]
+    return [
+      {
+        id: `stuck:${seat.id}`,
+        check: 'lift',
+        title: `Out of the rods ${seat.place}`,
+        level: 'stop',
+        says: `Below its neck ${seat.name} is ${has} wide there, more than the ${may} between the rods: it can’t be drawn up.`, // prettier-ignore
+        seats: [seat.id],
+        candidates: [
+          ...([0, 1, 2, 3] as const).filter((t) => t !== seat.turn).map((turn) => remedy('Turn it a quarter', { kind: 'turn', seat: seat.id, turn })), // prettier-ignore
+          remedy(`Leave ${seat.name} out`, { kind: 'leave out', seats: [seat.id] }),
+        ],
+      },
+    ]
+  })
 }
 
 /** Edges and points that stand up out of a holder, handle down. */

@@ -33,12 +33,12 @@ export interface Collision {
 }
 
 /** Less than this is a touch, mm³: faces that meet, and chords beside arcs. */
-const TOUCH = 20
+const TOUCH = 80
 
 /** Boxes that overlap by less than this only touch, mm. */
 const NEAR = 0.05
 
-function boxesMeet(a: Solid, b: Solid): boolean {
+export function boxesMeet(a: Solid, b: Solid): boolean {
   const [p, q] = [a.boundingBox(), b.boundingBox()]
   return [0, 1, 2].every((i) => p.min[i]! < q.max[i]! - NEAR && q.min[i]! < p.max[i]! - NEAR)
 }

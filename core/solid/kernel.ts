@@ -1,7 +1,7 @@
 import type { ManifoldToplevel } from 'manifold-3d'
 
 /** The solid modelling kernel, handed in by whoever has loaded it. */
-export type Kernel = Pick<ManifoldToplevel, 'Manifold' | 'CrossSection'>
+export type Kernel = Pick<ManifoldToplevel, 'Manifold' | 'CrossSection' | 'triangulate'>
 
 /** A solid of the kernel. Each has to be deleted by whoever asked for it. */
 export type Solid = InstanceType<ManifoldToplevel['Manifold']>

@@ -18,7 +18,7 @@ const PLANES: Record<'face' | 'side' | 'top', Matrix> = {
 }
 
 /** A box that looks round or rounded from above, such as a handle: its outline from above, and how high it reaches. */
-function fromAbove(body: Body): { outline: Outline; from: number; to: number } | null {
+export function fromAbove(body: Body): { outline: Outline; from: number; to: number } | null {
   if (body.form !== 'plate' || body.view !== 'face' || !body.seen?.top || body.outline.segments.length !== 4)
     return null
   const { minY, maxY } = outlineBounds(body.outline)

@@ -9,7 +9,7 @@ import { useSolid } from '~/composables/useSolid'
 /** The holder as a solid on its piece of wall, with the tools in it, together or taken apart. */
 const props = defineProps<{ worked: Design }>()
 const { length, mass } = useFormat()
-const { scene, failed } = useSolid(toRef(props, 'worked'))
+const { scene, ways, failed } = useSolid(toRef(props, 'worked'))
 
 const canvas = ref<HTMLCanvasElement | null>(null)
 const frame = ref<HTMLElement | null>(null)
@@ -76,6 +76,24 @@ const weight = computed(() => {
   return `${mass(alone.mass)} alone, ${mass(loaded.mass)} with its tools${some}; ${out}`
 })
 const touching = computed(() => scene.value?.collisions.slice(0, 3) ?? [])
+/** How the tools come out, in one line; those that don't each by themselves. */
+const stuck = computed(() => ways.value.filter((w) => !w.way && w.before.length === 0))
+const comesOut = computed(() => {
+  const free = ways.value.filter((w) => w.way)
+  const up = free.filter((w) => w.way!.then === 'up').length
+  const lifted = free.filter((w) => w.way!.then === 'forward' && w.way!.lift > 0)
+  const most = Math.max(0, ...lifted.map((w) => w.way!.lift))
+  const after = ways.value.length - free.length - stuck.value.length
+  const counts = [
+    { n: free.length - up - lifted.length, how: 'straight forward' },
+    { n: lifted.length, how: `lifted up to ${length(most)}, then forward` },
+    { n: up, how: 'drawn up' },
+    { n: after, how: 'after the one before it' },
+  ].filter((c) => c.n > 0)
+  return counts.length === 0
+    ? ''
+    : `Out they come: ${counts.map((c) => (ways.value.length === c.n ? c.how : `${c.n} ${c.how}`)).join(', ')}`
+})
 const more = computed(() => (scene.value?.collisions.length ?? 0) - touching.value.length)
 </script>
 
@@ -94,6 +112,10 @@ const more = computed(() => (scene.value?.collisions.length ?? 0) - touching.val
         <VerdictMark level="watch" /> {{ c.a.name }} and {{ c.b.name }} take up the same room
       </p>
       <p v-if="more > 0" class="quiet small">and {{ more }} more</p>
+      <p v-for="w in stuck.slice(0, 3)" :key="w.seat" class="touch" data-test="stuck">
+        <VerdictMark level="watch" /> {{ w.name }} can’t be taken out: {{ w.blockedBy.join(' and ') }} in the way
+      </p>
+      <p v-if="comesOut" class="quiet small" data-test="ways-out">{{ comesOut }}</p>
     </div>
     <div class="controls">
       <label class="apart">

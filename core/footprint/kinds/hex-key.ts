@@ -27,21 +27,21 @@ export const kind = defineKind<Key>({
       hold: 'Across two flats that lie opposite.',
       sane: [0.5, 30],
       typical: 5,
-      line: (f) => across('face', -f.acrossFlats / 2, f.acrossFlats / 2, -f.longLeg, 'below'),
+      line: (f) => across('face', -f.acrossFlats / 2, f.acrossFlats / 2, f.acrossFlats - f.longLeg, 'below'),
     },
     shortLeg: {
       label: 'Short leg',
       hold: 'From the outside of the bend to the end of the short leg.',
       sane: [6, 150],
       typical: 30,
-      line: (f) => across('face', -f.acrossFlats / 2, f.shortLeg - f.acrossFlats / 2, 0),
+      line: (f) => across('face', -f.acrossFlats / 2, f.shortLeg - f.acrossFlats / 2, f.acrossFlats),
     },
     longLeg: {
       label: 'Long leg',
       hold: 'From the outside of the bend to the end of the long leg.',
       sane: [20, 450],
       typical: (f) => f.shortLeg * 2.8,
-      line: (f) => up('face', -f.longLeg, 0, -f.acrossFlats / 2),
+      line: (f) => up('face', f.acrossFlats - f.longLeg, f.acrossFlats, -f.acrossFlats / 2),
     },
   },
   delicate: [
@@ -64,16 +64,17 @@ export const kind = defineKind<Key>({
       says: (say, f) => `It is as thick (${say(f.acrossFlats)}) as its short leg is long (${say(f.shortLeg)}).`,
     },
   ],
+  // the underside of the bend lies at nought: it rests by that
   bodies: (f) => {
     const h = f.acrossFlats / 2
     const outline = polygon([
-      [-h, -f.longLeg],
-      [h, -f.longLeg],
-      [h, -2 * h],
-      [f.shortLeg - h, -2 * h],
+      [-h, 2 * h - f.longLeg],
+      [h, 2 * h - f.longLeg],
+      [h, 0],
       [f.shortLeg - h, 0],
-      [0, 0],
-      [-h, -h],
+      [f.shortLeg - h, 2 * h],
+      [0, 2 * h],
+      [-h, h],
     ])
     return [plate('blade', 'face', outline, -h, h)]
   },

@@ -50,13 +50,13 @@ export const kind = defineKind<Key>({
     const [m, l] = [f.mouth / 2, f.length]
     const lever = (side: 1 | -1) =>
       polygon([
-        [side * m * 0.86, 0],
+        [side * m, 0],
         [side * m * 1.3, -l * 0.06],
         [side * m * 0.5, -l * 0.5],
         [side * m * 1.5, -l],
         [side * m * 0.9, -l],
         [-side * m * 0.25, -l * 0.48],
-        [side * m * 0.8, -l * 0.1],
+        [side * m, -l * 0.3],
       ])
     return [1, -1].map((side) => plate('body', 'side', lever(side as 1 | -1), -f.jawWidth / 2, f.jawWidth / 2))
   },

@@ -15,6 +15,13 @@ import { seatTool } from '../seat-tool'
 import { centreRule, spreadSpots, type Spot } from '../spread'
 import { NO_STOCK, stocksFor } from '../stocks'
 import { choices } from './choices'
+import { jawRule } from './rules'
+
+/** The jaws of a clamp are so much of its length: as far as it goes over a bar. */
+const BITE = 0.3
+
+/** A jaw is so much thicker than half of its mouth, at its tip. */
+const JAW = 0.65
 
 const NEEDS = ['mouth', 'jawWidth', 'length']
 
@@ -43,7 +50,7 @@ export function planClipBar(input: PlanInput): Plan {
   if (length > LARGEST_SIZE)
     return refuse(...refusals, { id: 'too long', says: `The bar would be ${formatLength(length, shop)} long. Split the clamps over several short bars.` }) // prettier-ignore
   const high = lengthOf(choices, input, trail, 'barHeight')
-  const out = lengthOf(choices, input, trail, 'standOff')
+  const out = standOff(input, trail, clamps, stocks.bar.thickness)
   const [tb, bar] = [stocks.back.thickness, stocks.bar.thickness]
   const upright = (id: string, name: string, role: Board['role'], stock: typeof stocks.bar, y: number): Board =>
     plainBoard(stock, {
@@ -90,10 +97,12 @@ export function planClipBar(input: PlanInput): Plan {
         tool: c.tool.id,
         name: c.tool.name,
         place: c.place,
-        turn: c.order.turn,
+        turn: 0,
+        // clipped on from above, its handles up
+        tilt: 180,
         board: 'bar',
         opening: null,
-        at: { x: centres[i]!, y: tb + out + bar / 2, z: 0 },
+        at: { x: centres[i]!, y: tb + out + bar / 2, z: -Math.min(high, BITE * c.tool.measures.length!) },
         extent: { left: c.left, right: c.right, front: 0, back: 0 },
         rests: 'shelf' as const,
         sharp: false,
@@ -103,6 +112,16 @@ export function planClipBar(input: PlanInput): Plan {
       })),
     },
   }
+}
+
+/** Room for the rear jaws behind the bar: half of the widest mouth with its jaw, less half of the bar, clear of the back. */
+function standOff(input: PlanInput, trail: Trail, clamps: readonly Clamp[], bar: number): number {
+  const own = input.holder.choices.standOff
+  if (typeof own === 'number') return trail.given('standOff', 'Stand-off', own, { kind: 'choice', key: 'standOff' })
+  const widest = clamps.reduce((a, b) => (b.tool.measures.mouth! > a.tool.measures.mouth! ? b : a))
+  const clearance = settingOf(input, trail, 'headClearance')
+  const mouth = widest.tool.measures.mouth!
+  return trail.derive('standOff', 'Stand-off', JAW * mouth - bar / 2 + clearance, jawRule, `${JAW} × {m:${widest.tool.id}.mouth} − {thickness:bar} / 2 + {headClearance}`, { print: 'up', note: widest.tool.name }) // prettier-ignore
 }
 
 /** The clamps that open wide enough for the bar; the others are left out and named. @param bar its thickness, mm */
@@ -129,6 +148,7 @@ function clampsOn(input: PlanInput, trail: Trail, bar: number): { clamps: Clamp[
       continue
     }
     const place = clamps.length + 1
+    measuredFigure(trail, order, tool, 'mouth', `Mouth of ${place}`, part(tool.measures, 'mouth'), jawRule)
     const half = measuredFigure(trail, order, tool, 'half', `Half the jaw of ${place}`, envelope.half, centreRule)
     clamps.push({ seat: order.id, order, tool, place, left: envelope.half.value, right: envelope.half.value, ids: { left: half, right: half } }) // prettier-ignore
   }

@@ -1,5 +1,6 @@
 import type { Measured, Missing } from '../../footprint/kind'
 import { part } from '../../footprint/neck'
+import { diagonal } from '../../footprint/shank'
 import type { Tool } from '../../footprint/tool'
 
 /** What a collar and a toe feel of a tool that stands on the end of its handle; mm. */
@@ -42,7 +43,8 @@ const KINDS: Record<string, Reader> = {
   'handled-blade': {
     needs: ['handleDiameter', 'bladeLength', 'overallLength'],
     read: (m, tool) => ({
-      handle: part(m, 'handleDiameter'),
+      // a flat handle wants the hole that its corners pass
+      handle: m.handleThickness === undefined || Math.abs(m.handleThickness - m.handleDiameter!) < 0.01 ? part(m, 'handleDiameter') : diagonal(m, 'handleDiameter', 'handleThickness'), // prettier-ignore
       aside: wider(m, 'handleDiameter', 'bladeWidth'),
       out: wider(m, 'handleDiameter', 'bladeWidth'),
       overall: part(m, 'overallLength'),

@@ -43,6 +43,8 @@ export function brackets(input: PlanInput, trail: Trail, under: Under): { boards
   const places = Array.from({ length: n }, (_, i) => placeOf(trail, under, i, n))
   if (places.some((p) => p === null))
     return { boards: [], refusal: { id: 'no web', says: 'No web is as wide as a bracket is thick: widen the gap or the margins, or let the back carry the rail.' } } // prettier-ignore
+  if (places.some((x, i) => i > 0 && x! - places[i - 1]! < t - 1e-6))
+    return { boards: [], refusal: { id: 'brackets', says: `The rail is too short for ${n} brackets: take fewer, or let the back carry it.` } } // prettier-ignore
   const boards = places.map((x, i) =>
     plainBoard(under.stock, {
       id: `bracket-${i + 1}`,

@@ -9,7 +9,7 @@ const disc: Tool = {
   ...plainTool('d', 'ring', 'Discs'),
   sure: 'caliper',
   mass: 0.4,
-  measures: { outerDiameter: 125, holeDiameter: 40, thickness: 22 },
+  measures: { outerDiameter: 125, holeDiameter: 60, thickness: 22 },
 }
 const clamp: Tool = {
   ...plainTool('c', 'c-clamp', 'Clamp'),
@@ -38,7 +38,8 @@ describe('a hook', () => {
     expect(value('hollow:s-d')).toBe(25)
     expect(value('hollow:s-c')).toBe(21)
     expect(value('arm:s-d')).toBe(25)
-    expect(value('nose:s-d')).toBe(20)
+    const rise = 12.5 - Math.sqrt(12.5 ** 2 - 11 ** 2)
+    expect(value('nose:s-d')).toBeCloseTo(20 + rise)
     expect(model!.boards.map((b) => b.id)).toEqual(['back', 'hook-s-d', 'hook-s-c'])
     expect(model!.boards[1]!.length).toBe(12 + 25 + 12)
   })
@@ -54,7 +55,8 @@ describe('a hook', () => {
     const { model } = hung([disc])
     const [seat] = model!.seats
     const hook = model!.boards[1]!
-    expect(seat!.at.z).toBeCloseTo(hook.placement.at.z + 25 - 20)
+    const rise = 12.5 - Math.sqrt(12.5 ** 2 - 11 ** 2)
+    expect(seat!.at.z).toBeCloseTo(hook.placement.at.z + 25 + rise - 30)
     expect(seat!.at.x).toBeCloseTo(hook.placement.at.x + hook.thickness / 2)
   })
 

@@ -11,7 +11,7 @@ import { seatTool } from '../seat-tool'
 import type { Spot } from '../spread'
 import { choices } from './choices'
 import { hangEnvelope, type HangEnvelope } from './hanging'
-import { armRule, heightRule, lengthRule, noseRule, passRule, seatRule, sizeRule, wideRule } from './rules'
+import { armRule, heightRule, lengthRule, noseRule, passRule, riseRule, seatRule, sizeRule, wideRule } from './rules'
 
 /** One hook with what hangs on it; mm, with the ids of its figures. */
 export interface Hook extends Spot {
@@ -22,6 +22,7 @@ export interface Hook extends Spot {
   hollow: number
   arm: number
   nose: number
+  rise: number
   length: number
   height: number
   ids: Record<'left' | 'right' | 'thick' | 'hollow' | 'armHeight' | 'length' | 'height' | 'mass', string>
@@ -68,7 +69,9 @@ function hookFor(input: PlanInput, trail: Trail, order: SeatOrder, tool: Tool, e
     typeof own === 'number'
       ? trail.given(id('arm'), `Wood under hollow ${place}`, own, { kind: 'choice', key: 'armHeight' })
       : trail.derive(id('arm'), `Wood under hollow ${place}`, Math.max(hollow, 2 * web), armRule, `max({${id('hollow')}}, 2 × {web})`, { print: 'up' }) // prettier-ignore
-  const nose = trail.derive(id('nose'), `Nose of hook ${place}`, Math.max(trail.get('nose').value, hollow / 2), noseRule, `max({nose}, {${id('hollow')}} / 2)`) // prettier-ignore
+  // what is square lies on its two lower edges in the round of the hollow
+  const rise = trail.derive(id('rise'), `${place} lies over the bottom of its hollow by`, hollow / 2 - Math.sqrt(Math.max(0, (hollow / 2) ** 2 - (e.thick.value / 2) ** 2)), riseRule, `{${id('hollow')}} / 2 − √(max(0, ({${id('hollow')}} / 2)² − ({${thick}} / 2)²))`) // prettier-ignore
+  const nose = trail.derive(id('nose'), `Nose of hook ${place}`, Math.max(trail.get('nose').value + rise, hollow / 2), noseRule, `max({nose} + {${id('rise')}}, {${id('hollow')}} / 2)`) // prettier-ignore
   const length = trail.derive(id('hookLength'), `Hook ${place}, length`, 2 * web + hollow, lengthRule, `2 × {web} + {${id('hollow')}}`, { print: 'up' }) // prettier-ignore
   const height = trail.derive(id('hookHeight'), `Hook ${place}, height`, arm + nose, heightRule, `{${id('arm')}} + {${id('nose')}}`, { print: 'up' }) // prettier-ignore
   const half = trail.get('thickness:hook').value / 2
@@ -79,7 +82,7 @@ function hookFor(input: PlanInput, trail: Trail, order: SeatOrder, tool: Tool, e
   }
   const [left, right] = [side('left', e.left), side('right', e.right)]
   const ids = { left: left.id, right: right.id, thick, hollow: id('hollow'), armHeight: id('arm'), length: id('hookLength'), height: id('hookHeight'), mass: massFigure(trail, tool) } // prettier-ignore
-  return { seat: order.id, order, tool, place, envelope: e, hollow, arm, nose, length, height, left: left.value, right: right.value, ids } // prettier-ignore
+  return { seat: order.id, order, tool, place, envelope: e, hollow, arm, nose, rise, length, height, left: left.value, right: right.value, ids } // prettier-ignore
 }
 
 /** A loop or hole goes over the nose; a frame’s opening over nose and arm. @returns why not, else null */
@@ -92,10 +95,12 @@ function passes(input: PlanInput, trail: Trail, hook: Hook): Refusal | null {
   const fit = FIT_SETTING[optionOf(choices, input, 'fit') as Fit]
   const play = settingOf(input, trail, fit)
   const framed = tool.kind === 'c-clamp'
+  // a loop is soft and goes over the nose alone; a hole goes over the whole hook
+  const rigid = tool.kind === 'ring'
   const id = `pass:${order.id}`
   const needed = framed
     ? trail.derive(id, `Opening needed by ${place}`, hook.height + play, passRule, `{${hook.ids.height}} + {${fit}}`, { print: 'up' }) // prettier-ignore
-    : trail.derive(id, `Loop needed by ${place}`, Math.hypot(t, web) + play, passRule, `√({thickness:hook}² + {web}²) + {${fit}}`, { print: 'up' }) // prettier-ignore
+    : trail.derive(id, `Loop needed by ${place}`, Math.hypot(t, rigid ? hook.height : web) + play, passRule, `√({thickness:hook}² + {${rigid ? hook.ids.height : 'web'}}²) + {${fit}}`, { print: 'up' }) // prettier-ignore
   const doubt = doubtFigure(input, trail, order, tool, 'hole', `Loop of ${place}`, hole)
   if (hole.value - trail.get(doubt).value >= needed - 1e-6) return null
   const [has, wants] = [formatLength(hole.value, input.shop), formatLength(needed, input.shop, 'up')]

@@ -118,7 +118,7 @@ function seat(h: Hook, x: number, tb: number, web: number): Seat {
     turn,
     board: `hook-${h.order.id}`,
     opening: null,
-    at: { x: x + origin.x, y: middle + origin.y, z: h.arm - h.height + origin.z },
+    at: { x: x + origin.x, y: middle + origin.y, z: h.arm - h.height + h.rise + origin.z },
     extent: {
       left: h.envelope.left.value + origin.x,
       right: h.envelope.right.value - origin.x,

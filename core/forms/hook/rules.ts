@@ -7,7 +7,11 @@ export const sizeRule = rule('size', 'How far it reaches from where it hangs, an
 export const seatRule = rule('seat', 'The hollow of a hook is as wide as what lies in it, with its doubt and the fit.')
 export const noseRule = rule(
   'nose',
-  'A nose stands as high over the hollow as it is set, and no lower than the hollow is round.',
+  'A nose stands as high over what lies in the hollow as it is set, and no lower than the hollow is round.',
+)
+export const riseRule = rule(
+  'rise',
+  'What is square rests on its lower edges where the round of the hollow is as wide as it is thick.',
 )
 export const armRule = rule(
   'arm',
@@ -18,7 +22,10 @@ export const lengthRule = rule(
   'From the back: wood behind the hollow, the hollow, and the nose, each at least the shop’s least web.',
 )
 export const heightRule = rule('height', 'The wood under the hollow, and the nose over it.')
-export const passRule = rule('pass', 'A loop or hole goes over the nose cornerwise, with the fit.')
+export const passRule = rule(
+  'pass',
+  'A loop goes over the nose cornerwise, with the fit; a stiff hole, or a frame’s opening, over the whole height of the hook.',
+)
 export const backRule = rule(
   'back',
   'The back is as high as it is set, and no lower than the highest hook: the hook’s whole height lies against it, so that it does not wobble.',

@@ -50,7 +50,7 @@ describe('a magnet ledge', () => {
     const { model } = ledge([drill('a', 0.05), key])
     const face = boardBox(model!.boards[0]!).y[1]
     expect(model!.seats[0]!.at.y - model!.seats[0]!.extent.back).toBeCloseTo(face)
-    expect(model!.seats[1]!.at).toMatchObject({ y: face + 2.5, z: 40 })
+    expect(model!.seats[1]!.at).toMatchObject({ y: face + 2.5, z: 35 })
   })
 
   it('holds more leaning back, between two cheeks that hold the whole ledge, clear of the wall', () => {

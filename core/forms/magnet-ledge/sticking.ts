@@ -64,7 +64,7 @@ const key: Reader = (m) => ({
   flat: m.longLeg! / 2,
   round: false,
   steel: part(m, 'acrossFlats'),
-  origin: { x: 0, y: m.acrossFlats! / 2, z: m.longLeg! / 2 },
+  origin: { x: 0, y: m.acrossFlats! / 2, z: m.longLeg! / 2 - m.acrossFlats! },
 })
 
 /** A blade lies flat, its handle above. */

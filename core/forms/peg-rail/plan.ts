@@ -170,7 +170,8 @@ const seat = (h: Hung, x: number, thickness: number, d: number, lean: number): S
   turn: h.order.turn,
   board: 'rail',
   opening: null,
-  at: { x, y: thickness + h.arm, z: h.arm * Math.tan(lean) + d / 2 },
+  // a head hangs plumb: it lies on its pins where they are highest under it
+  at: { x, y: thickness + h.arm, z: (h.apart === null ? h.arm : Math.min(h.out, h.arm + h.front)) * Math.tan(lean) + d / 2 / Math.cos(lean) }, // prettier-ignore
   extent: { left: h.left, right: h.right, front: h.front, back: h.back },
   rests: 'pin',
   sharp: false,
