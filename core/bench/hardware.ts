@@ -23,7 +23,7 @@ export function hardwareOf(models: readonly HolderModel[], shop: Shop): Hardware
     found.set(key, { ...h, count: (old?.count ?? 0) + count })
   }
   for (const { fasteners, joints, boards, bought = [] } of models) {
-    for (const b of bought) add({ kind: 'bought', name: b.name, use: 'put in', toBuy: true }, b.count)
+    for (const b of bought) add({ kind: 'bought', name: b.name, use: 'put in', toBuy: b.toBuy }, b.count)
     for (const f of fasteners) {
       const toBuy = f.kind === 'screw' && (shop.screws.find((s) => s.id === f.item)?.toBuy ?? false)
       add({ kind: f.kind, name: f.name, use: f.into === null ? 'into the wall' : 'between parts', toBuy }, 1)

@@ -10,7 +10,7 @@ const letDepthFollow = ({ input }: Subject): Remedy[] =>
 /** Wood behind the openings, heads clear of the wall, and necks behind the front edge. */
 export const checkAcross: Check = (subject) =>
   seatedBoards(subject.model)
-    .filter((b) => b.openings.some((o) => o.opensTo === 'front'))
+    .filter((b) => b.placement.lies === 'flat' && b.openings.some((o) => o.opensTo === 'front'))
     .flatMap((board) => {
       const seats = subject.model.seats.filter((s) => s.board === board.id)
       return [backWeb(subject, board), ...headClearance(subject, board, seats), ...keeps(subject, board, seats)]

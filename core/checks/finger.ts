@@ -1,5 +1,5 @@
 import { formOf } from '../forms/all-forms'
-import { openingRows, seatedBoards, type Board, type Opening } from '../model/model'
+import { openingKey, openingRows, seatedBoards, type Board, type Opening } from '../model/model'
 import { materialOf, type Material } from '../shop/materials'
 import { formatMass, massUnitFor } from '../units/mass'
 import { GRAVITY } from './beam'
@@ -35,6 +35,9 @@ export const checkFingers: Check = (subject) =>
     .filter((b) => b.openings.some((o) => o.opensTo === 'front'))
     .flatMap((board) => boardFingers(subject, board))
 
+/** The fingers of a post are bent the strong way: as high as they are wide, as thick as the board. */
+const onEdge = (board: Board): boolean => board.placement.lies === 'post'
+
 function fingersOf({ model }: Subject, board: Board): Finger[] {
   const row = openingRows(board).at(-1) ?? []
   const place = (o: Opening) => model.seats.find((s) => s.id === o.seat)?.place ?? o.id
@@ -45,7 +48,13 @@ function fingersOf({ model }: Subject, board: Board): Finger[] {
     ...row.slice(1).map((b, i): Finger => {
       const a = row[i]!
       const width = b.centre.x - a.centre.x - half(a) - half(b)
-      return { title: `${place(a)}–${place(b)}`, width, widthFigure: `web:${a.seat}`, beside: [a, b], end: 'gap' }
+      return {
+        title: `${place(a)}–${place(b)}`,
+        width,
+        widthFigure: `web:${openingKey(board, a)}`,
+        beside: [a, b],
+        end: 'gap',
+      }
     }),
     { title: 'at the far end', width: board.length - last.centre.x - half(last), widthFigure: 'web:end', beside: [last], end: 'margin' }, // prettier-ignore
   ]
@@ -61,7 +70,16 @@ function boardFingers(subject: Subject, board: Board): Verdict[] {
     const heavier = seats.reduce((a, b) => ((b?.mass ?? 0) > (a?.mass ?? 0) ? b : a))
     if (!heavier?.mass || !trail.has(f.widthFigure)) return []
     const load = handling * heavier.mass * GRAVITY
-    return [{ ...f, heavier, load, stress: fingerStress(load, reachOf(f.beside[0]!), f.width, board.thickness) }]
+    return [
+      {
+        ...f,
+        heavier,
+        load,
+        stress: onEdge(board)
+          ? fingerStress(load, reachOf(f.beside[0]!), board.thickness, f.width)
+          : fingerStress(load, reachOf(f.beside[0]!), f.width, board.thickness),
+      },
+    ]
   })
   if (loaded.length === 0) return []
   const worst = loaded.reduce((a, b) => (b.stress > a.stress ? b : a))
@@ -71,7 +89,7 @@ function boardFingers(subject: Subject, board: Board): Verdict[] {
     `Stress in the finger ${worst.title}, MPa`,
     worst.stress,
     fingerRule,
-    `6 × {handling} × {${worst.heavier.figures.mass}} × ${GRAVITY} × ${reach} / ({${worst.widthFigure}} × {${board.figures.thickness}}²)`,
+    `6 × {handling} × {${worst.heavier.figures.mass}} × ${GRAVITY} × ${reach} / ${onEdge(board) ? `({${board.figures.thickness}} × {${worst.widthFigure}}²)` : `({${worst.widthFigure}} × {${board.figures.thickness}}²)`}`,
     { quantity: 'ratio', note: worst.heavier.name },
   )
   const base = {

@@ -31,7 +31,9 @@ function sizeOf({ model }: Design): { length: number; height: number; area: numb
   if (!model) return null
   const uprights = model.boards.filter((b) => b.placement.lies !== 'flat')
   return {
-    length: Math.max(...model.boards.filter((b) => b.placement.lies !== 'end').map((b) => b.length)),
+    length: Math.max(
+      ...model.boards.filter((b) => b.placement.lies === 'flat' || b.placement.lies === 'upright').map((b) => b.length),
+    ),
     height: Math.max(0, ...uprights.map((b) => b.width)),
     area: model.boards.reduce((sum, b) => sum + b.length * b.width * b.layers, 0),
   }

@@ -106,7 +106,7 @@ export function faceDimensions(board: Board, working: Working, format: LengthFor
 
 /** Dimensions of the boards seen from the front: thickness of what lies flat, height of what stands upright. */
 export function frontDimensions(boards: readonly Board[]): Dimension[] {
-  const along = boards.filter((b) => b.placement.lies !== 'end')
+  const along = boards.filter((b) => b.placement.lies === 'flat' || b.placement.lies === 'upright')
   return [...along.flatMap(deepestBore), ...inRows(along.map(sizeFromFront))]
 }
 
@@ -147,13 +147,19 @@ function sizeFromFront(board: Board): Dimension {
   })
 }
 
+const standsOut = ({ placement: { lies } }: Board): boolean => lies === 'end' || lies === 'post'
+
 /** Dimensions of the boards seen from the side: how far each size of end reaches out, and how high it is. */
 export function sideDimensions(boards: readonly Board[]): Dimension[] {
   const ends = boards.filter(
-    (b, i) => b.placement.lies === 'end' && boards.findIndex((o) => o.figures.length === b.figures.length) === i,
+    (b, i) => standsOut(b) && boards.findIndex((o) => o.figures.length === b.figures.length) === i,
   )
-  return ends.flatMap(({ id, placement: { at }, length, width, figures }, i) => [
-    along('bottom', 1 + i, { id: `side:${id}`, figure: figures.length, from: at.y, to: at.y + length }),
-    along('right', 1 + i, { id: `side:${id}:height`, figure: figures.width, from: at.z, to: at.z + width }),
-  ])
+  return ends.flatMap(({ id, placement: { at, lies }, length, width, figures }, i) => {
+    const [out, up] = lies === 'post' ? [width, length] : [length, width]
+    const [outFigure, upFigure] = lies === 'post' ? [figures.width, figures.length] : [figures.length, figures.width]
+    return [
+      along('bottom', 1 + i, { id: `side:${id}`, figure: outFigure, from: at.y, to: at.y + out }),
+      along('right', 1 + i, { id: `side:${id}:height`, figure: upFigure, from: at.z, to: at.z + up }),
+    ]
+  })
 }

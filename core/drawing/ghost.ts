@@ -1,7 +1,7 @@
 import { kindOf } from '../footprint/kinds'
 import type { Shape, Silhouette } from '../footprint/kind'
 import type { Tool } from '../footprint/tool'
-import { flipped, mirrored, turned, type Outline } from '../geometry/outline'
+import { flipped, mirrored, spun, transposed, turned, type Outline } from '../geometry/outline'
 import type { Seat } from '../model/model'
 import type { OutlineItem, View } from './view'
 
@@ -20,21 +20,30 @@ function outlineOf(shape: Shape, turn: Seat['turn'], look: View['name']): Outlin
   return away ? mirrored(shape.outline) : shape.outline
 }
 
+/** The view of an upright tool that is seen when it lies along the wall, its top towards the datum. */
+const LYING: Record<View['name'], View['name']> = { front: 'front', top: 'side', side: 'top' }
+
+function lyingOutline(shape: Shape, turn: Seat['turn'], look: View['name']): Outline {
+  if (look === 'front') return spun(outlineOf(shape, turn, 'front'), 90)
+  if (look === 'top') return spun(transposed(outlineOf(shape, turn, 'side')), 180)
+  return transposed(turned(shape.outline, turn))
+}
+
 /** The silhouette of a seated tool in a view, as it is turned in its seat, about its neck. mm, y up */
-export function ghost(tool: Tool, turn: Seat['turn'], look: View['name']): OutlineItem[] {
+export function ghost(tool: Tool, { turn, along }: Pick<Seat, 'turn' | 'along'>, look: View['name']): OutlineItem[] {
   let kept = drawn.get(tool.measures)
   if (kept?.options !== tool.options) {
     kept = { options: tool.options, ghosts: new Map() }
     drawn.set(tool.measures, kept)
   }
-  const key = `${tool.kind} ${look} ${turn}`
+  const key = `${tool.kind} ${look} ${turn} ${along ?? false}`
   let items = kept.ghosts.get(key)
   if (!items) {
     const views = kindOf(tool.kind)?.silhouette(tool)
     items = views
-      ? shapesOf(views, turn, look).map((s) => ({
+      ? shapesOf(views, turn, along ? LYING[look] : look).map((s) => ({
           role: s.part === 'handle' ? 'handle' : 'head',
-          outline: outlineOf(s, turn, look),
+          outline: along ? lyingOutline(s, turn, look) : outlineOf(s, turn, look),
         }))
       : []
     kept.ghosts.set(key, items)

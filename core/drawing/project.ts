@@ -1,4 +1,14 @@
-import { circle, flipped, moved, polygon, rectangle, spun, type Outline, type Point } from '../geometry/outline'
+import {
+  circle,
+  flipped,
+  moved,
+  polygon,
+  rectangle,
+  spun,
+  transposed,
+  type Outline,
+  type Point,
+} from '../geometry/outline'
 import type { Tool } from '../footprint/tool'
 import type { Board, Opening, Place, Rod, Seat } from '../model/model'
 import { boardBox, placeOn, rodEnd } from '../model/standing'
@@ -9,7 +19,12 @@ import type { LineItem, SeatItem, View } from './view'
 type Look = View['name']
 
 /** The view in which a board is seen face on. */
-export const FACE_ON: Record<Board['placement']['lies'], Look> = { flat: 'top', upright: 'front', end: 'side' }
+export const FACE_ON: Record<Board['placement']['lies'], Look> = {
+  flat: 'top',
+  upright: 'front',
+  end: 'side',
+  post: 'side',
+}
 
 const isFaceOn = (board: Board, look: Look): boolean => FACE_ON[board.placement.lies] === look
 
@@ -20,6 +35,10 @@ const leanIn = (tilt: number | undefined, look: Look): number => (look === 'side
 export const seenAt = ({ x, y, z }: Place, look: Look): Point =>
   look === 'top' ? { x, y: -y } : look === 'front' ? { x, y: z } : { x: y, y: z }
 
+/** An outline of a board's own plane as it is seen face on: from above its back edge is at the top, of a post its length goes up. */
+const seenOutline = ({ placement: { lies } }: Board, outline: Outline): Outline =>
+  lies === 'flat' ? flipped(outline) : lies === 'post' ? transposed(outline) : outline
+
 /**
  * A board's outline in a view: its true outline where it is seen face on, a rectangle where it is seen edge on. A tilted
  * board is seen face on in its true size, square to its face.
@@ -27,7 +46,7 @@ export const seenAt = ({ x, y, z }: Place, look: Look): Point =>
 export function boardOutline(board: Board, look: Look): Outline {
   if (isFaceOn(board, look)) {
     const at = seenAt(board.placement.at, look)
-    const seen = look === 'top' ? flipped(board.outline) : board.outline
+    const seen = seenOutline(board, board.outline)
     return moved(spun(seen, leanIn(board.placement.tilt, look)), at.x, at.y)
   }
   if (look === 'side' && board.placement.tilt) return leaning(board)
@@ -84,14 +103,20 @@ function openingItems(board: Board, opening: Opening, look: Look): Pick<SeatItem
   const half = opening.width / 2
   if (!isFaceOn(board, look)) return { outlines: [], lines: edgeOn(board, opening, look) }
   const lean = leanIn(board.placement.tilt, look)
-  const about = spun(moved(opening.outline, -x, -y), lean)
+  const about = spun(seenOutline(board, moved(opening.outline, -x, -y)), lean)
   const centres = opening.bores.length > 0 ? opening.bores.map((b) => b.centre) : [opening.centre]
   return {
     outlines: [
-      { role: 'opening', outline: look === 'top' ? flipped(about) : about },
+      { role: 'opening', outline: about },
       ...(opening.steps ?? []).map((s) => ({ role: 'opening' as const, outline: circle(0, 0, s.diameter / 2) })),
     ],
-    lines: centres.flatMap((c) => cross(c.x - x, look === 'top' ? y - c.y : c.y - y, half * 0.7)),
+    lines: centres.flatMap((c) => {
+      const p =
+        board.placement.lies === 'post'
+          ? { x: c.y - y, y: c.x - x }
+          : { x: c.x - x, y: look === 'top' ? y - c.y : c.y - y }
+      return cross(p.x, p.y, half * 0.7)
+    }),
   }
 }
 
@@ -141,6 +166,6 @@ export function seatItem(board: Board, seat: Seat, tool: Tool | undefined, look:
     seat: seat.id,
     ...(opening ? openingItem(board, opening, look) : { at: neck, outlines: [], lines: [] }),
     neck,
-    ghost: tool ? ghost(tool, seat.turn, look).map((g) => ({ ...g, outline: leaned(g.outline, tilt, look) })) : [],
+    ghost: tool ? ghost(tool, seat, look).map((g) => ({ ...g, outline: leaned(g.outline, tilt, look) })) : [],
   }
 }

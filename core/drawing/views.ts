@@ -54,7 +54,8 @@ const socketItems = (model: HolderModel, name: View['name']): SeatItem[] =>
 
 /** The dimensions of the first drilled board that is seen face on, and the sizes of the others. */
 function dimensionsOf(model: HolderModel, name: View['name'], format: LengthFormat): Dimension[] {
-  const faceOn = (b: Board): boolean => b.openings.length > 0 && FACE_ON[b.placement.lies] === name
+  const faceOn = (b: Board): boolean =>
+    b.openings.length > 0 && b.placement.lies !== 'post' && FACE_ON[b.placement.lies] === name
   const drilled = model.boards.find(faceOn)
   const face = drilled ? faceDimensions(drilled, model.working, format) : []
   if (name === 'top') return face.length > 0 ? face : plainFromAbove(model, format)

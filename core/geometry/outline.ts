@@ -98,6 +98,31 @@ export function slotOutline(centre: Point, width: number, edge: number, radius =
   }
 }
 
+/**
+ * A slot that slopes down from an edge at y = `edge`, x being up: its saw lines run from the tangents of its round end.
+ * @param centre of its round end, @param width of the slot, @param slope degrees from square to the edge; mm
+ */
+export function slopedSlotOutline(centre: Point, width: number, edge: number, slope: number): Outline {
+  const angle = (slope * Math.PI) / 180
+  const r = width / 2
+  // along the slot towards the edge it goes out by the cosine and up by the sine; square to it the other way
+  const [c, s] = [Math.cos(angle), Math.sin(angle)]
+  const at = (side: 1 | -1): Point => ({ x: centre.x + side * r * c, y: centre.y - side * r * s })
+  const out = (side: 1 | -1): Point => {
+    const p = at(side)
+    return { x: p.x + ((edge - p.y) * s) / c, y: edge }
+  }
+  return {
+    start: out(-1),
+    segments: [
+      { kind: 'line', to: at(-1) },
+      { kind: 'arc', to: at(1), centre, radius: r, clockwise: edge < centre.y },
+      { kind: 'line', to: out(1) },
+      { kind: 'line', to: out(-1) },
+    ],
+  }
+}
+
 /** The same outline gone round the other way, from the same start. */
 export function reversed(outline: Outline): Outline {
   const from = [outline.start, ...outline.segments.map((s) => s.to)]
@@ -190,6 +215,9 @@ export function spun(outline: Outline, degrees: number): Outline {
   const [c, s] = [Math.cos(angle), Math.sin(angle)]
   return mapped(outline, ({ x, y }) => ({ x: c * x - s * y, y: s * x + c * y }), false)
 }
+
+/** The same outline with x and y exchanged. */
+export const transposed = (outline: Outline): Outline => mapped(outline, (p) => ({ x: p.y, y: p.x }), true)
 
 /** The same outline with left and right exchanged: seen from behind. */
 export const mirrored = (outline: Outline): Outline => mapped(outline, (p) => ({ x: -p.x, y: p.y }), true)

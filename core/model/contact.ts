@@ -79,13 +79,15 @@ function touching(p: Box, q: Box, axes: readonly Axis[], tip: Contact['tip']): C
   return null
 }
 
+const AXES_OF: Record<Board['placement']['lies'], { length: Axis; width: Axis; thickness: Axis }> = {
+  flat: { length: 'x', width: 'y', thickness: 'z' },
+  upright: { length: 'x', width: 'z', thickness: 'y' },
+  end: { length: 'y', width: 'z', thickness: 'x' },
+  post: { length: 'z', width: 'y', thickness: 'x' },
+}
+
 /** The axis of the holder along which a board's length, width and thickness lie. */
-export const axesOf = ({ placement: { lies } }: Board): { length: Axis; width: Axis; thickness: Axis } =>
-  lies === 'flat'
-    ? { length: 'x', width: 'y', thickness: 'z' }
-    : lies === 'upright'
-      ? { length: 'x', width: 'z', thickness: 'y' }
-      : { length: 'y', width: 'z', thickness: 'x' }
+export const axesOf = ({ placement: { lies } }: Board): { length: Axis; width: Axis; thickness: Axis } => AXES_OF[lies]
 
 /** A place in the holder as a point of a board's own plane, and how deep it lies below the face of its openings; mm. */
 export function onBoard(
@@ -95,5 +97,6 @@ export function onBoard(
   const p = tipped(place, -tilt, at)
   if (lies === 'flat') return { x: p.x - at.x, y: p.y - at.y, deep: at.z - p.z }
   if (lies === 'upright') return { x: p.x - at.x, y: p.z - at.z, deep: p.y - at.y }
+  if (lies === 'post') return { x: p.z - at.z, y: p.y - at.y, deep: p.x - at.x }
   return { x: p.y - at.y, y: p.z - at.z, deep: p.x - at.x }
 }

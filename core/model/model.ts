@@ -13,13 +13,14 @@ export interface Place {
 
 /**
  * Where a board stands. `flat`: length along the wall, width out from it, thickness down; `upright`: length along the
- * wall, width up it, thickness out from it; `end`: length out from the wall, width up it, thickness along it. `at` is the
+ * wall, width up it, thickness out from it; `end`: length out from the wall, width up it, thickness along it; `post`: length
+ * up the wall, width out from it, thickness along it. `at` is the
  * board's own (0, 0) corner on the face that its openings are made from: for a flat board the back edge on its upper
- * face, for an upright one the lower edge on the face next to the wall, for an end the lower corner at the wall on the
+ * face, for an upright one the lower edge on the face next to the wall, for an end or a post the lower corner at the wall on the
  * face towards the datum.
  */
 export interface Placement {
-  lies: 'flat' | 'upright' | 'end'
+  lies: 'flat' | 'upright' | 'end' | 'post'
   at: Place
   /** how far it is tipped about the line through `at` along the wall, degrees: above nought the front edge rises */
   tilt?: number
@@ -82,6 +83,8 @@ export interface Opening {
    * goes through, and its centre is where it leaves the far face
    */
   slant: number
+  /** of a slot: how far it slopes down on its way in from the front edge, degrees; its centre is the bore's */
+  slope?: number
   /** diameter of a small hole through the floor of a blind one, by which dust falls out; null for none. mm */
   dust: number | null
   /** how it gets its width; a bored one without a bore has no bit that makes it */
@@ -100,7 +103,21 @@ export interface Opening {
 export interface Board {
   id: string
   name: string
-  role: 'rail' | 'block' | 'back' | 'end' | 'shelf' | 'lip' | 'divider' | 'bar' | 'arm' | 'hook' | 'bracket' | 'strip' | 'foot' | 'slat'
+  role:
+    | 'rail'
+    | 'block'
+    | 'back'
+    | 'end'
+    | 'shelf'
+    | 'lip'
+    | 'divider'
+    | 'bar'
+    | 'arm'
+    | 'hook'
+    | 'bracket'
+    | 'strip'
+    | 'foot'
+    | 'slat'
   material: string
   stock: string
   /** of all its layers together */
@@ -169,6 +186,8 @@ export interface Seat {
   turn: 0 | 1 | 2 | 3
   /** how far it is tipped with what it sits in, as a board is; degrees */
   tilt?: number
+  /** it lies with its own axis along the wall, its head towards the datum, what is its right upward */
+  along?: true
   board: string
   /** the opening that it goes into, or null where it lies or stands on something */
   opening: string | null
@@ -176,8 +195,8 @@ export interface Seat {
   at: Place
   /** from the neck's centre to the head's farthest points, mm */
   extent: { left: number; right: number; front: number; back: number }
-  /** what carries it: wood under its head or shoulder, the floor of a blind bore, two rods, two arms, a pin, a shelf, magnets, or a hook */
-  rests: 'shoulder' | 'floor' | 'rods' | 'arms' | 'pin' | 'shelf' | 'magnet' | 'hook'
+  /** what carries it: wood under its head or shoulder, the floor of a blind bore, two rods, two arms, a pin, a shelf, magnets, a hook, or the slots of posts */
+  rests: 'shoulder' | 'floor' | 'rods' | 'arms' | 'pin' | 'shelf' | 'magnet' | 'hook' | 'slot'
   /** an edge or point at its lower end, which must not stand on anything */
   sharp: boolean
   /** an edge or point at its upper end */
@@ -194,6 +213,8 @@ export interface Seat {
 export interface BoughtPart {
   id: string
   name: string
+  /** it is not in the shop yet */
+  toBuy: boolean
   count: number
   /** ids of the seats whose tools it holds */
   seats: string[]

@@ -28,6 +28,7 @@ export function squareBox({ length, width, thickness, placement: { lies, at } }:
     flat: { x: [0, length], y: [0, width], z: [-thickness, 0] },
     upright: { x: [0, length], y: [0, thickness], z: [0, width] },
     end: { x: [0, thickness], y: [0, length], z: [0, width] },
+    post: { x: [0, thickness], y: [0, width], z: [0, length] },
   }[lies] as unknown as Box
   const from = (axis: 'x' | 'y' | 'z'): readonly [number, number] => [
     at[axis] + size[axis][0],
@@ -42,6 +43,7 @@ export function placeOn({ placement: { lies, at, tilt = 0 } }: Pick<Board, 'plac
     flat: { x: at.x + p.x, y: at.y + p.y, z: at.z - deep },
     upright: { x: at.x + p.x, y: at.y + deep, z: at.z + p.y },
     end: { x: at.x + deep, y: at.y + p.x, z: at.z + p.y },
+    post: { x: at.x + deep, y: at.y + p.y, z: at.z + p.x },
   }[lies]
   return tipped(square, tilt, at)
 }

@@ -5,9 +5,6 @@ const ratio = (label: string, value: number, [min, max]: [number, number], about
 
 /** Disc magnets and how they hold. */
 export const MAGNET_SETTINGS = {
-  discDiameter: length('Disc, diameter', 10, [3, 60], 'Of the disc magnets you have.'),
-  discThickness: length('Disc, thickness', 5, [1, 30], 'Of the disc magnets you have.'),
-  discBr: ratio('Disc, remanence, T', 1.3, [0.2, 1.5], 'Neodymium about 1.2 to 1.4, ferrite about 0.4.'),
   discPlay: length('Disc in its hole', 0.2, [0, 2], 'Room for a disc and its glue, on the diameter.'),
   discCover: length('Cover over a disc', 1.5, [0.5, 10], 'Wood between a disc and the tool: pull falls off fast with it.'), // prettier-ignore
   discGap: length('Between two discs', 5, [1, 100], 'Wood between neighbouring discs.'),

@@ -27,7 +27,8 @@ function boardMatrix({ placement: { lies, at, tilt = 0 } }: Board): Matrix {
   const [x, y, z] = vectorsOf(tilt)
   const down = [-z[0], -z[1], -z[2]] as const
   if (lies === 'flat') return matrix(x, y, down, origin)
-  return lies === 'upright' ? matrix(x, z, y, origin) : matrix(y, z, x, origin)
+  if (lies === 'upright') return matrix(x, z, y, origin)
+  return lies === 'end' ? matrix(y, z, x, origin) : matrix(z, y, x, origin)
 }
 
 /** A board in its own axes: x along, y across, z down from the face that its openings are made from; mm. */

@@ -134,13 +134,14 @@ export const woodWeight = (model: Pick<HolderModel, 'boards' | 'rods'>, shop: Pi
 
 /** What a seated tool weighs, and where; null when it was not weighed. */
 export function toolWeight(
-  { turn, tilt = 0, at }: Pick<Seat, 'turn' | 'tilt' | 'at'>,
+  { turn, tilt = 0, along, at }: Pick<Seat, 'turn' | 'tilt' | 'along' | 'at'>,
   tool: Tool | undefined,
 ): Weight | null {
   const own = tool && centreOfGravity(tool)
   if (!tool?.mass || !own) return null
   const [c, s] = QUARTERS[turn]
-  const off = tippedWay({ x: c * own.x - s * own.y, y: s * own.x + c * own.y, z: own.z }, tilt)
+  const [right, out] = [c * own.x - s * own.y, s * own.x + c * own.y]
+  const off = tippedWay(along ? { x: -own.z, y: out, z: right } : { x: right, y: out, z: own.z }, tilt)
   return { mass: tool.mass, at: { x: at.x + off.x, y: at.y + off.y, z: at.z + off.z } }
 }
 

@@ -40,7 +40,10 @@ function apartOf(model: HolderModel, part: PartSolid, middle: number): Place {
   if (board?.role === 'back' || !box) return { x: 0, y: APART.back, z: 0 }
   if (board?.role === 'lip') return { x: 0, y: APART.lip, z: 0 }
   // ends go sideways, everything else out from the wall
-  const sideways = board?.placement.lies === 'end' ? ((box.x[0] + box.x[1]) / 2 - middle) * 0.4 : 0
+  const sideways =
+    board && (board.placement.lies === 'end' || board.placement.lies === 'post')
+      ? ((box.x[0] + box.x[1]) / 2 - middle) * 0.4
+      : 0
   return { x: sideways, y: APART.wood, z: board?.role === 'divider' ? APART.wood / 2 : 0 }
 }
 

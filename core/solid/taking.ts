@@ -155,7 +155,8 @@ export function takenOut(
     const obstacles = parts.filter((p) => p.id !== seat.id && !drawnOut.has(p.id))
     const rest = new Map<string, number>()
     for (const s of pieces) for (const [id, v] of met(kernel, s, obstacles, REST, REST)) rest.set(id, (rest.get(id) ?? 0) + v) // prettier-ignore
-    const tilt = seat.tilt === 180 ? 0 : (seat.tilt ?? 0)
+    const slope = model.boards.flatMap((b) => b.openings).find((o) => o.id === seat.opening)?.slope
+    const tilt = seat.tilt === 180 ? 0 : (seat.tilt ?? slope ?? 0)
     const [forward, up] = [tippedWay({ x: 0, y: 1, z: 0 }, tilt), tippedWay({ x: 0, y: 0, z: 1 }, tilt)]
     const ways: Way[] = [...LIFTS.map((lift): Way => ({ lift, then: 'forward' })), { lift: 0, then: 'up' }]
     const [far, high] = [until(pieces, obstacles, 1), until(pieces, obstacles, 2)]

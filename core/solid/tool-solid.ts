@@ -61,10 +61,18 @@ function toolSolid(kernel: Kernel, tool: Tool): Solid | null {
 }
 
 /** Where a seated tool's own axes stand in the holder: a quarter turn takes its face on to the right. */
-export function seatMatrix({ turn, tilt = 0, at }: Pick<Seat, 'turn' | 'tilt' | 'at'>): Matrix {
+export function seatMatrix({ turn, tilt = 0, along: lying, at }: Pick<Seat, 'turn' | 'tilt' | 'along' | 'at'>): Matrix {
   const [c, s] = QUARTERS[turn]
+  // lying along the wall: what is its right goes up, what is its top goes to the datum
   const [, out, up] = vectorsOf(tilt)
   const along = (x: number, y: number): [number, number, number] => [x, y * out[1], y * out[2]]
+  // lying along the wall: what is its right goes up, what is its top goes to the datum
+  const lain = (right: number, y: number): [number, number, number] => [
+    0,
+    y * out[1] + right * up[1],
+    y * out[2] + right * up[2],
+  ]
+  if (lying) return matrix(lain(c, s), lain(-s, c), [-1, 0, 0], [at.x, at.y, at.z])
   return matrix(along(c, s), along(-s, c), up, [at.x, at.y, at.z])
 }
 

@@ -22,6 +22,8 @@ export type Origin =
   | { kind: 'saw'; id: string }
   /** a kind of screw: how long it is, or its gauge */
   | { kind: 'screw'; id: string; key: 'length' | 'gauge' }
+  /** a kind of magnet: one of its sizes, or its remanence */
+  | { kind: 'magnet'; id: string; key: 'diameter' | 'thickness' | 'remanence' }
   | { kind: 'choice'; key: string }
   | { kind: 'derived'; rule: Rule }
 

@@ -21,8 +21,11 @@ const fixed = computed(
   () =>
     (origin.value.kind === 'shop' && !setting.value) ||
     origin.value.kind === 'screw' ||
+    origin.value.kind === 'magnet' ||
     (origin.value.kind === 'stock' && origin.value.key !== 'thickness') ||
-    (origin.value.kind === 'choice' && origin.value.key === 'back'),
+    (origin.value.kind === 'measurement' && origin.value.field === 'profile') ||
+    // answers to questions are given where they are asked
+    (origin.value.kind === 'choice' && (origin.value.key === 'back' || props.figure.quantity !== 'length')),
 )
 
 function set(value: number | null) {

@@ -37,7 +37,9 @@ const views = computed<View[]>(() => {
   const { model, input } = props.worked
   if (!model) return []
   const all = holderViews(model, input.tools, format.value)
-  const sides = model.rods.length > 0 || model.boards.some((b) => b.placement.lies === 'end' || b.bevel)
+  const sides =
+    model.rods.length > 0 ||
+    model.boards.some((b) => b.placement.lies === 'end' || b.placement.lies === 'post' || b.bevel)
   return sides && size.value.width >= NARROW ? all : all.filter((v) => v.name !== 'side')
 })
 

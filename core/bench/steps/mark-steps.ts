@@ -2,6 +2,7 @@ import { contactOf, onBoard, axesOf } from '../../model/contact'
 import { openingRows, type Board } from '../../model/model'
 import { blankFeatures, markOf } from './features'
 import { step, wantsDry, type Bench, type Step } from './step'
+import { formatAngle } from '../../units/angle'
 import { MINUTES } from './times'
 import { lower, running } from './words'
 
@@ -9,12 +10,14 @@ const FACE: Record<Board['placement']['lies'], string> = {
   flat: 'the upper face',
   upright: 'the face that goes to the wall',
   end: 'the face towards the datum end',
+  post: 'the face towards the datum, its lower end being the datum end',
 }
 
 const EDGE: Record<Board['placement']['lies'], string> = {
   flat: 'back edge',
   upright: 'lower edge',
   end: 'lower edge',
+  post: 'back edge',
 }
 
 /** Marking: a step for each board that is drilled, sawn, or screwed through. */
@@ -37,8 +40,9 @@ export function markSteps({ model, shop }: Bench): Step[] {
           ...(rows.length > 0 ? [{ label: rows.length > 1 ? 'Lines of centres' : 'Line of centres', value: `${running(rows.map((r) => r[0]!.centre.y), shop)} from the ${EDGE[board.placement.lies]}` }] : []), // prettier-ignore
         ],
         says: [
-          `Write ‘${board.name}’ on ${face}, with an arrow to its ${board.placement.lies === 'flat' ? 'front edge' : 'upper edge'} and a cross at the datum end.`,
+          `Write ‘${board.name}’ on ${face}, with an arrow to its ${['flat', 'post'].includes(board.placement.lies) ? 'front edge' : 'upper edge'} and a cross at the datum end.`,
           ...(board.openings.length > 0 ? ['Hook the rule on the datum end and don’t move it: every mark of the stick in one go; cross the waste side of each saw line.'] : []), // prettier-ignore
+          ...slopes(board, shop),
           ...places,
           ...screws,
         ],
@@ -49,6 +53,15 @@ export function markSteps({ model, shop }: Bench): Step[] {
       }),
     ]
   })
+}
+
+/** Where the saw lines of sloped slots leave the front edge: running figures from the datum end. */
+function slopes(board: Board, shop: Bench['shop']): string[] {
+  const sloped = board.openings.filter((o) => o.slope)
+  if (sloped.length === 0) return []
+  const ends = sloped.map((o) => [o.outline.start.x, o.outline.segments.at(-2)!.to.x].sort((a, b) => a - b))
+  const lines = ends.map((pair) => running(pair, shop)).join('; ')
+  return [`On the front edge the saw lines are at ${lines}: from there they slope ${formatAngle(sloped[0]!.slope!)} down to the bores’ tangents.`] // prettier-ignore
 }
 
 /** Where screws go through a board, by what they go into: running figures, and how far from the edge. */

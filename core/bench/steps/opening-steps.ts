@@ -199,7 +199,7 @@ function sawStep(shop: Bench['shop'], board: Board, sawn: readonly Opening[]): S
       ...(kerfs.length > 0 ? [{ label: 'Passes', value: [...new Set(passes)].join(' or ') }] : []),
     ],
     says: [
-      bored ? 'From the hole’s tangents square to the front edge, the blade in the waste, the line left standing.' : 'From the front edge to the end mark, the blade in the waste, the line left standing.', // prettier-ignore
+      bored ? `From the hole’s tangents ${sawn.some((o) => o.slope) ? 'along the sloped lines' : 'square'} to the front edge, the blade in the waste, the line left standing.` : 'From the front edge to the end mark, the blade in the waste, the line left standing.', // prettier-ignore
       ...(bored ? [] : ['Try each with what goes into it before the next one is cut.']),
     ],
     cautions: [

@@ -63,7 +63,7 @@ const alike = (a: Board, b: Board): boolean =>
   a.placement.lies === b.placement.lies
 
 function oneBoard(model: HolderModel, board: Board, s: Step, format: LengthFormat): CardDrawing {
-  const flat = board.placement.lies === 'flat'
+  const flat = board.placement.lies === 'flat' || board.placement.lies === 'post'
   // a flat board is seen from above, its back edge at the top
   const seen = (o: Outline): Outline => (flat ? flipped(o) : o)
   const point = (p: Point): Point => ({ x: p.x, y: flat ? -p.y : p.y })

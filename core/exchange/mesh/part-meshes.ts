@@ -1,4 +1,4 @@
-import type { HolderModel } from '../../model/model'
+import type { Board, HolderModel } from '../../model/model'
 import { placedBoard, rodSolid } from '../../solid/board-solid'
 import type { Kernel, Solid } from '../../solid/kernel'
 import { meshOf } from '../../solid/scene'
@@ -12,11 +12,15 @@ export interface SolePart {
 }
 
 /** Turns a part so that it lies flat: never mirrored. Degrees about x, y, z. */
-const LYING: Record<'flat' | 'upright' | 'end', [number, number, number]> = {
+const LYING: Record<Board['placement']['lies'], [number, number, number]> = {
   flat: [0, 0, 0],
   upright: [90, 0, 0],
   end: [0, 90, 0],
+  post: [0, 90, 0],
 }
+
+/** A board as if it were not tilted. */
+const square = (board: Board): Board => ({ ...board, placement: { ...board.placement, tilt: 0 } })
 
 /** Every board and rod by itself, as it would be printed or milled. */
 export function partMeshes(kernel: Kernel, model: Pick<HolderModel, 'boards' | 'rods'>): SolePart[] {
@@ -31,7 +35,7 @@ export function partMeshes(kernel: Kernel, model: Pick<HolderModel, 'boards' | '
     return { id, name, ...mesh }
   }
   return [
-    ...model.boards.map((b) => lying(b.id, b.name, placedBoard(kernel, b), LYING[b.placement.lies])),
+    ...model.boards.map((b) => lying(b.id, b.name, placedBoard(kernel, square(b)), LYING[b.placement.lies])),
     ...model.rods.map((r) => lying(r.id, r.name, rodSolid(kernel, { ...r, at: { x: 0, y: 0, z: 0 }, toward: { x: 1, y: 0, z: 0 } }), [0, 0, 0])), // prettier-ignore
   ]
 }

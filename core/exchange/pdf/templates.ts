@@ -58,7 +58,7 @@ interface Drawn {
 }
 
 function drawnBoard(board: Board, pad: number): Drawn {
-  const flat = board.placement.lies === 'flat'
+  const flat = board.placement.lies === 'flat' || board.placement.lies === 'post'
   // pages have y down: an upright board is turned over, so that its upper edge is at the top
   const over = (o: Outline): Outline => (flat ? o : moved(flipped(o), 0, board.width))
   return {
@@ -87,8 +87,11 @@ function boardInk(model: HolderModel, board: Board, drawn: Drawn, shop: Shop): I
   }
   const datum = drawn.point({ x: 0, y: board.width / 2 })
   ink.push({ kind: 'text', at: { x: datum.x - 2, y: datum.y }, text: 'datum end', size: 3, align: 'middle', upright: true, bold: true }) // prettier-ignore
-  const edge = drawn.point({ x: board.length / 2, y: board.placement.lies === 'flat' ? 0 : board.width })
-  ink.push({ kind: 'text', at: { x: edge.x, y: edge.y - 1.5 }, text: board.placement.lies === 'flat' ? `${board.name}: back edge` : `${board.name}: upper edge`, size: 3, align: 'middle' }) // prettier-ignore
+  const edge = drawn.point({
+    x: board.length / 2,
+    y: ['flat', 'post'].includes(board.placement.lies) ? 0 : board.width,
+  })
+  ink.push({ kind: 'text', at: { x: edge.x, y: edge.y - 1.5 }, text: ['flat', 'post'].includes(board.placement.lies) ? `${board.name}: back edge` : `${board.name}: upper edge`, size: 3, align: 'middle' }) // prettier-ignore
   if (board.bevel) {
     const up = board.thickness * Math.tan((board.bevel.tilt * Math.PI) / 180)
     ink.push({

@@ -2,6 +2,7 @@ import { discPull } from '../../fit/magnet'
 import type { Measured } from '../../footprint/kind'
 import type { Tool } from '../../footprint/tool'
 import type { SeatOrder } from '../../model/holder'
+import type { Row } from '../../shop/lists'
 import type { Trail } from '../../working/trail'
 import { formatLength } from '../../units/format-length'
 import { optionOf, settingOf } from '../choice-value'
@@ -36,6 +37,8 @@ export interface LedgeFacts {
   tilt: number
   /** wood behind the ledge’s face up to the wall, mm */
   behind: number
+  /** the discs, their figures on the trail */
+  magnet: Row<'magnets'>
 }
 
 /**
@@ -45,7 +48,7 @@ export interface LedgeFacts {
 export function heldBy(input: PlanInput, trail: Trail, facts: LedgeFacts): { held: Held[]; refusals: Refusal[] } {
   const found: Held[] = []
   const refusals: Refusal[] = []
-  const pull = pullOfOne(input, trail)
+  const pull = pullOfOne(trail, facts.magnet)
   for (const order of input.holder.seats) {
     const seated = seatTool(input, order, (_, tool) => stickEnvelope(tool), 'does not stick to a magnet.')
     if ('says' in seated) {
@@ -73,10 +76,10 @@ export function heldBy(input: PlanInput, trail: Trail, facts: LedgeFacts): { hel
 }
 
 /** The pull of one disc on thick flat steel through the cover, N. */
-function pullOfOne(input: PlanInput, trail: Trail): number {
-  const [d, t, br] = (['discDiameter', 'discThickness', 'discBr'] as const).map((key) => settingOf(input, trail, key)) as [number, number, number] // prettier-ignore
+function pullOfOne(trail: Trail, magnet: Row<'magnets'>): number {
+  const { diameter, thickness, remanence } = magnet
   const cover = trail.get('cover').value
-  return trail.derive('discPull', 'Pull of a disc, N', discPull(d, t, cover, br), pullRule, 'discPull({discDiameter}, {discThickness}, {cover}, {discBr})', { quantity: 'ratio', print: 'down' }) // prettier-ignore
+  return trail.derive('discPull', 'Pull of a disc, N', discPull(diameter, thickness, cover, remanence), pullRule, 'discPull({discDiameter}, {discThickness}, {cover}, {discBr})', { quantity: 'ratio', print: 'down' }) // prettier-ignore
 }
 
 function held(

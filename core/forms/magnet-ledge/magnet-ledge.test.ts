@@ -70,8 +70,9 @@ describe('a magnet ledge', () => {
 
   it('refuses a ledge too thin for its discs, and what is no steel', () => {
     expect(ledge([key], { cover: 10 }).model).not.toBeNull()
-    const thick = design({ ...ledge([key]).input, shop: { ...usualShop(), settings: { ...usualShop().settings, discThickness: 20 } } }) // prettier-ignore
+    const thick = design({ ...ledge([key]).input, shop: { ...usualShop(), magnets: [{ id: 'm', name: 'Disc', diameter: 10, thickness: 20, remanence: 1.3, toBuy: false }] } }) // prettier-ignore
     expect(thick.refusals[0]!.id).toBe('too thin')
+    expect(design({ ...ledge([key]).input, shop: { ...usualShop(), magnets: [] } }).refusals[0]!.id).toBe('magnets')
     expect(ledge([{ ...plainTool('m', 'case', 'Box'), measures: { length: 100, width: 50, height: 40 } }]).model).toBeNull() // prettier-ignore
   })
 })

@@ -26,7 +26,14 @@ export function planMagnetLedge(input: PlanInput): Plan {
   if (!stocks) return refuse(NO_STOCK)
   const cover = lengthOf(choices, input, trail, 'cover')
   const thick = stocks.ledge.thickness
-  const [d, t] = [settingOf(input, trail, 'discDiameter'), settingOf(input, trail, 'discThickness')]
+  const magnet = shop.magnets.find((m) => !m.toBuy) ?? shop.magnets[0]
+  if (!magnet) return refuse({ id: 'magnets', says: 'The shop has no magnets. Add the discs you have, or mean to buy, under the shop’s settings.' }) // prettier-ignore
+  const sized = (id: string, label: string, key: 'diameter' | 'thickness' | 'remanence'): number => trail.given(id, label, magnet[key], { kind: 'magnet', id: magnet.id, key }, { note: magnet.name, ...(key === 'remanence' ? { quantity: 'ratio' } : {}) }) // prettier-ignore
+  const [d, t] = [
+    sized('discDiameter', 'Disc, diameter', 'diameter'),
+    sized('discThickness', 'Disc, thickness', 'thickness'),
+  ]
+  sized('discBr', 'Disc, remanence, T', 'remanence')
   if (cover + t > thick + 1e-6)
     return refuse({ id: 'too thin', says: `A ledge of ${formatLength(thick, shop)} is too thin for a disc of ${formatLength(t, shop)} under a cover of ${formatLength(cover, shop)}.` }) // prettier-ignore
   const depth = trail.derive('discDepth', 'Depth of a disc’s hole', thick - cover, depthRule, '{thickness:ledge} − {cover}', { print: 'down' }) // prettier-ignore
@@ -37,7 +44,7 @@ export function planMagnetLedge(input: PlanInput): Plan {
   const pitch = trail.derive('discPitch', 'From disc to disc', hole + gap, pitchRule, '{discHole} + {discGap}')
 
   const tilt = tiltOf(choices, input, trail)
-  const { held, refusals } = heldBy(input, trail, { tilt, behind: thick + stocks.back.thickness })
+  const { held, refusals } = heldBy(input, trail, { tilt, behind: thick + stocks.back.thickness, magnet })
   if (held.length === 0) {
     if (refusals.length > 0) return refuse(...refusals)
     return refuse({ id: 'empty', says: 'No tools in this holder yet. Add the first one from those that could join.' })
@@ -74,7 +81,7 @@ export function planMagnetLedge(input: PlanInput): Plan {
     name: input.holder.name,
     boards: [board(stocks.ledge, 'ledge', 'Ledge', tb, { openings }), board(stocks.back, 'back', 'Back', 0)],
     rods: [],
-    bought: [{ id: 'discs', name: `Disc magnets ${formatLength(d, shop)} × ${formatLength(t, shop)}`, count, seats: held.map((h) => h.order.id) }], // prettier-ignore
+    bought: [{ id: 'discs', name: magnet.name, toBuy: magnet.toBuy, count, seats: held.map((h) => h.order.id) }], // prettier-ignore
     reach: { value: tb + thick, formula: '{thickness:back} + {thickness:ledge}' },
     joints: [{ order: 1, parts: ['back', 'ledge'], glued: true, by: 'screws', fixing: 'The discs in their holes first, all the same way up, with a drop of epoxy; then glue, and screws from behind through the back into the ledge, clear of the discs' }], // prettier-ignore
     fasteners: [],

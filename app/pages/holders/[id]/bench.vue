@@ -104,9 +104,11 @@ const today = new Date().toISOString().slice(0, 10)
               >{{ i === 0 ? '' : i === m.rows.length - 1 ? ' and ' : ', '
               }}<strong><LengthText :text="length(row[0]!.centre.y)" /></strong
             ></template>
-            from the {{ m.rail.placement.lies === 'flat' ? 'back' : 'lower' }} edge.
+            from the {{ ['flat', 'post'].includes(m.rail.placement.lies) ? 'back' : 'lower' }} edge.
             <template v-if="m.rail.openings.some((o) => o.opensTo !== null && o.cut === 'bored')"
-              >Saw lines run from the hole’s tangents square to the front edge.</template
+              >Saw lines run from the hole’s tangents to the front edge{{
+                m.rail.openings.some((o) => o.slope) ? ', at their slope' : ', square to it'
+              }}.</template
             >
           </p>
           <table class="plain marks" data-test="marks">
