@@ -52,3 +52,13 @@ describe('ways out', () => {
     expect(out!.blockedBy.length).toBeGreaterThan(0)
   })
 })
+
+it('lets an oval handle rest forward where its end meets the bore', () => {
+  const oval = mallet('t1', 20.5, 60, { measures: { handleWidth: 20.5, handleThickness: 30, headWidth: 60, handleLength: 280, headHeight: 40 } }) // prettier-ignore
+  const { model, working, input } = design(railOf([oval], { layers: '2' }))
+  const end = working.find((f) => f.id === 'slot:s1')!.value
+  expect(working.find((f) => f.id === 'rest:s1')!.value).toBeCloseTo((30 - end) / 2)
+  const parts = partSolids(kernel, model!, input.tools)
+  expect(collisions(kernel, parts)).toEqual([])
+  for (const { solid } of parts) solid.delete()
+})

@@ -4,6 +4,7 @@ import type { Design } from '#core/choose/design'
 import { holderViews } from '#core/drawing/views'
 import type { Dimension, View } from '#core/drawing/view'
 import { svgPath } from '#core/geometry/svg-path'
+import type { Board } from '#core/model/model'
 import { dimensionAt, drawnDimension, type DimensionPlace } from '~/composables/dimensionLines'
 import { frontBoxOf, layScene, LEFT } from '~/composables/drawingScene'
 import { useFormat } from '~/composables/useFormat'
@@ -37,9 +38,10 @@ const views = computed<View[]>(() => {
   const { model, input } = props.worked
   if (!model) return []
   const all = holderViews(model, input.tools, format.value)
-  const sides =
-    model.rods.length > 0 ||
-    model.boards.some((b) => b.placement.lies === 'end' || b.placement.lies === 'post' || b.bevel)
+  // where something stands out, leans, or lies over another, the side tells more
+  const flat = model.boards.filter((b) => b.placement.lies === 'flat')
+  const telling = ({ placement: { lies, tilt }, bevel }: Board): boolean => lies === 'end' || lies === 'post' || Boolean(tilt) || Boolean(bevel) // prettier-ignore
+  const sides = model.rods.length > 0 || flat.length > 1 || model.boards.some(telling)
   return sides && size.value.width >= NARROW ? all : all.filter((v) => v.name !== 'side')
 })
 

@@ -25,11 +25,11 @@ function frontReach(trail: Trail, seat: RailSeat, keep: number, rest: number): n
   const across =
     ids.end === ids.slot ? `{${ids.neckAcross}}` : `max(0, {${ids.neckAcross}} − ({${ids.slot}} − {${ids.end}}))`
   const restId = `rest:${order.id}`
-  if (seat.rectangular) {
-    const formula = `max(0, {${ids.neckAlong}} / 2 − √({${ids.end}}² − ${across}²) / 2)`
+  if (seat.rectangular || seat.oval) {
+    const formula = seat.oval ? `max(0, ({${ids.neckAlong}} − {${ids.end}}) / 2)` : `max(0, {${ids.neckAlong}} / 2 − √({${ids.end}}² − ${across}²) / 2)` // prettier-ignore
     trail.derive(restId, `Neck ${place} rests forward by`, rest, restRule, formula)
   }
-  const forward = seat.rectangular ? `{${restId}} + ` : ''
+  const forward = seat.rectangular || seat.oval ? `{${restId}} + ` : ''
   return trail.derive(
     `reach:${order.id}`,
     `Front reach for ${place}`,
@@ -55,7 +55,13 @@ export function acrossRail(input: PlanInput, trail: Trail, seats: readonly RailS
       )
     : trail.given('standOff', 'Stand-off behind the rail', 0, { kind: 'choice', key: 'back' })
 
-  const rests = seats.map((s) => (s.rectangular ? restForward(s.neckAlong, s.neckAcross, s.slot, s.end) : 0))
+  const rests = seats.map((s) =>
+    s.rectangular
+      ? restForward(s.neckAlong, s.neckAcross, s.slot, s.end)
+      : s.oval
+        ? Math.max(0, (s.neckAlong - s.end) / 2)
+        : 0,
+  )
   const reaches = seats.map((seat, i) => frontReach(trail, seat, keep, rests[i]!))
   const furthest = seats[greatest(reaches)]!
   const front = trail.derive(

@@ -109,7 +109,7 @@ export function planFingerRail(input: PlanInput): Plan {
         rests: 'shoulder' as const,
         sharp: false,
         mass: seat.tool.mass,
-        reach: `{thickness:back} + {centre}${seat.rectangular ? ` + {rest:${seat.order.id}}` : ''} + {${seat.ids.front}}`,
+        reach: `{thickness:back} + {centre}${seat.rectangular || seat.oval ? ` + {rest:${seat.order.id}}` : ''} + {${seat.ids.front}}`,
         figures: seat.ids,
       })),
     },

@@ -9,7 +9,7 @@ export const extentRule = rule(
 )
 export const restRule = rule(
   'rest',
-  'A rectangular neck can’t go to the back of a round bore: its corners meet the bore first and it rests forward.',
+  'A rectangular neck can’t go to the back of a round bore: its corners meet the bore first and it rests forward; so does an oval one that is longer than the bore is wide.',
 )
 export const centreRule = rule(
   'centre',

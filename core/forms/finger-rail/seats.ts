@@ -19,6 +19,8 @@ export interface RailSeat extends Along {
   neckAcross: number
   neckAlong: number
   rectangular: boolean
+  /** round at its ends, but longer than wide: those meet the round of the bore too */
+  oval: boolean
   /** diameter of the slot's closed end */
   end: number
   /** what is drilled, by its distance from the slot's middle */
@@ -93,6 +95,7 @@ function railSeat(
     neckAcross: e.neckAcross.value,
     neckAlong: e.neckAlong.value,
     rectangular: e.neckShape === 'rectangular',
+    oval: e.neckShape === 'round' && e.neckAlong.value > e.neckAcross.value + 1e-9,
     ids: { ...ids, ...cut.ids },
   }
 }

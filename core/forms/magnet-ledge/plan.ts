@@ -44,7 +44,9 @@ export function planMagnetLedge(input: PlanInput): Plan {
   const pitch = trail.derive('discPitch', 'From disc to disc', hole + gap, pitchRule, '{discHole} + {discGap}')
 
   const tilt = tiltOf(choices, input, trail)
-  const { held, refusals } = heldBy(input, trail, { tilt, behind: thick + stocks.back.thickness, magnet })
+  const found = heldBy(input, trail, { tilt, behind: thick + stocks.back.thickness, magnet })
+  const edge = settingOf(input, trail, 'web')
+  const { held, refusals } = withoutShort(found, (most) => (most - 1) * pitch + hole + 2 * edge)
   if (held.length === 0) {
     if (refusals.length > 0) return refuse(...refusals)
     return refuse({ id: 'empty', says: 'No tools in this holder yet. Add the first one from those that could join.' })
@@ -55,10 +57,9 @@ export function planMagnetLedge(input: PlanInput): Plan {
   if (length > LARGEST_SIZE)
     return refuse(...refusals, { id: 'too long', says: `The ledge would be ${formatLength(length, shop)} long. Split the tools over several holders.` }) // prettier-ignore
   const most = held.reduce((a, b) => (b.discs > a.discs ? b : a))
-  const edge = settingOf(input, trail, 'web')
   const height = trail.derive('height', 'Ledge height', (most.discs - 1) * pitch + hole + 2 * edge, heightRule, `({${most.ids.discs}} − 1) × {discPitch} + {discHole} + 2 × {web}`, { print: 'up', note: most.tool.name }) // prettier-ignore
   const line = trail.derive('line', 'Lower edge to the middle of the discs', height / 2, lineRule, '{height} / 2')
-  const clash = clashing(held, centres, { height, hole, length })
+  const clash = clashing(held, centres, { hole, length })
   if (clash) return refuse(...refusals, clash)
 
   const openings = held.flatMap((h, i) => column(trail, h, { x: centres[i]!, line, pitch, hole, depth, bit }))
@@ -138,15 +139,28 @@ const seat = (h: Held, x: number, face: number): Seat => ({
   figures: { ...h.ids, slot: 'discHole', needed: 'discNeeded', neckAcross: 'discDiameter' },
 })
 
-/** Holes that run into each other or out of the ledge, and blades shorter than it is high, are refused. */
+/**
+ * Tools without those whose blade is shorter than the ledge is high, so that their handle would stand on it: they are
+ * named. @param high the height of a ledge with so many discs in a column, mm
+ */
+function withoutShort(
+  { held, refusals }: { held: Held[]; refusals: Refusal[] },
+  high: (most: number) => number,
+): { held: Held[]; refusals: Refusal[] } {
+  const height = high(Math.max(...held.map((h) => h.discs)))
+  const short = held.filter((h) => h.tool.kind === 'handled-blade' && h.envelope.flat * 2 < height)
+  if (held.length === 0 || short.length === 0) return { held, refusals }
+  const left = held.filter((h) => !short.includes(h)).map((h, i) => ({ ...h, place: i + 1 }))
+  const told = short.map((h) => ({ id: `short:${h.order.id}`, says: `${h.tool.name} is left out: its blade is shorter than the ledge is high, so that its handle would stand on it.`, tool: h.tool.id, seats: [h.order.id] })) // prettier-ignore
+  return { held: left, refusals: [...refusals, ...told] }
+}
+
+/** Holes that run into each other or out of the ledge are refused. */
 function clashing(
   held: readonly Held[],
   centres: readonly number[],
-  { height, hole, length }: { height: number; hole: number; length: number },
+  { hole, length }: { hole: number; length: number },
 ): Refusal | null {
-  const short = held.find((h) => h.tool.kind === 'handled-blade' && h.envelope.flat * 2 < height)
-  if (short)
-    return { id: `short:${short.order.id}`, says: `The blade of ${short.tool.name} is shorter than the ledge is high: its handle would stand on it. Leave it out, or take stronger discs.`, seats: [short.order.id] } // prettier-ignore
   for (let i = 0; i < held.length; i++) {
     const before = i === 0 ? centres[0]! - hole / 2 : centres[i]! - centres[i - 1]! - hole
     const after = i === held.length - 1 ? length - centres[i]! - hole / 2 : 1
