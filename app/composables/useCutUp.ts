@@ -15,7 +15,7 @@ export function useCutUp() {
     const { shop, shopId } = records
     if (!shop || !shopId) return
     const at = new Date().toISOString()
-    const works = records.holders.flatMap((holder) => {
+    const works = [...records.holders, ...records.walls].flatMap((holder) => {
       const kept = records.get('works', holder.id)?.data ?? null
       const features = pieceNames(cuts, holder.id, cutPieces(kept)).get(sheet) ?? []
       if (features.length === 0) return []

@@ -1,11 +1,10 @@
 <script setup lang="ts">
 import { computed, ref, watch } from 'vue'
-import { worstOf } from '#core/checks/verdict'
-import { design } from '#core/choose/design'
 import { jobsOf, type CuttingJob } from '#core/cutting/from-holders'
 import type { CutPlan } from '#core/cutting/instance'
 import { sheetsUsed } from '#core/cutting/sheets-used'
 import { cutPieces } from '#core/model/work'
+import { useBuildables } from '~/composables/useBuildables'
 import { useCutUp } from '~/composables/useCutUp'
 import { useCutting } from '~/composables/useCutting'
 import { useFormat } from '~/composables/useFormat'
@@ -16,16 +15,12 @@ const records = useRecords()
 const { length } = useFormat()
 const { plans, working, failed, run, stop } = useCutting()
 
-const all = computed(() =>
-  records.holders.flatMap((holder) => {
-    const { model, verdicts } = design({ shop: records.shop!, tools: records.toolsById, holder })
-    const cut = cutPieces(records.get('works', holder.id)?.data)
-    return model ? [{ id: holder.id, model, cut, level: worstOf(verdicts) }] : []
-  }),
-)
-/** Holders that are not cut now; the others are. */
+const buildables = useBuildables()
+const all = computed(() => buildables.value.map(({ id, what, level, design: { model } }) => ({ id, what, level, model, cut: cutPieces(records.get('works', id)?.data) }))) // prettier-ignore
+/** Holders that are not cut now, and walls that are: a wall takes whole sheets, and is cut when its turn comes. */
 const left = ref<Set<string>>(new Set())
-const chosen = computed(() => all.value.filter((h) => !left.value.has(h.id)))
+const isChosen = (h: { id: string; what: string }) => left.value.has(h.id) === (h.what === 'wall')
+const chosen = computed(() => all.value.filter(isChosen))
 function toggle(id: string) {
   const next = new Set(left.value)
   if (!next.delete(id)) next.add(id)
@@ -80,7 +75,7 @@ const name = (job: CuttingJob, partId: string) => {
     <fieldset v-else class="holders">
       <legend class="quiet small">Cut together</legend>
       <label v-for="h in all" :key="h.id">
-        <input type="checkbox" :checked="!left.has(h.id)" @change="toggle(h.id)" />
+        <input type="checkbox" :checked="isChosen(h)" @change="toggle(h.id)" />
         {{ h.model.name }} <VerdictMark v-if="h.level === 'stop'" level="stop" />
       </label>
     </fieldset>

@@ -1,6 +1,7 @@
 <script setup lang="ts">
 import { computed, ref, watch } from 'vue'
 import { design } from '#core/choose/design'
+import { wallDesign } from '#core/wall/backing/wall-model'
 import { at, wallPiece } from '#core/wall/extent'
 import { inspectWall } from '#core/wall/inspect-wall'
 import { placedOn, studsHit } from '#core/wall/may-hang'
@@ -23,6 +24,10 @@ const wall = computed<Wall | null>(() => records.walls[0] ?? null)
 const chosen = ref<string | null>(null)
 const designs = computed(() => new Map(records.holders.map((holder) => [holder.id, design({ shop: records.shop!, tools: records.toolsById, holder })]))) // prettier-ignore
 const pieces = computed(() => [...designs.value.values()].flatMap((d) => wallPiece(d) ?? []))
+/** What the wall is covered with before any holder. */
+const own = computed(() => (wall.value ? wallDesign(wall.value, records.shop!) : null))
+/** Places that something of a size still has. */
+const rooms = ref<{ x: number; z: number; width: number; height: number }[]>([])
 /** The wall while a holder is being dragged, before it is saved. */
 const dragged = ref<Hung[] | null>(null)
 const shown = computed<Wall | null>(() => wall.value && (dragged.value ? { ...wall.value, hung: dragged.value } : wall.value)) // prettier-ignore
@@ -136,6 +141,8 @@ const print = () => window.print()
             :verdicts="verdicts"
             :chosen="chosen"
             :proposal="proposal?.hung ?? null"
+            :backing="own!.model"
+            :rooms="rooms"
             @choose="chosen = $event"
             @move="move"
           />
@@ -224,6 +231,8 @@ const print = () => window.print()
             <NuxtLink to="/tools">{{ noHome }} tools</NuxtLink> have no holder yet.
           </p>
         </section>
+        <WallRoom :wall="wall" :pieces="pieces" @rooms="rooms = $event" />
+        <WallBacking :wall="wall" :own="own!" :designs="designs" />
         <WallThings :wall="wall" @change="change" />
       </aside>
     </div>

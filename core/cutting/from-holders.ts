@@ -101,7 +101,7 @@ export function jobsOf(shop: Shop, holders: readonly ToCut[]): CuttingJob[] {
       }
       const boards = model.boards
         .filter((b) => b.stock === stock.id && layersLeft(b.id, b.layers, cut).length > 0)
-        .map((b) => ({ id: name(b), length: b.length, width: b.width, count: layersLeft(b.id, b.layers, cut).length, canRotate: stock.grain === 'none' })) // prettier-ignore
+        .map((b) => ({ id: name(b), length: b.length, width: b.width, count: layersLeft(b.id, b.layers, cut).length, canRotate: stock.grain === 'none' || b.role === 'panel' })) // prettier-ignore
       const rods = model.rods
         .filter((r) => r.stock === stock.id && layersLeft(r.id, 1, cut).length > 0)
         .map((r) => ({ id: name(r), length: r.length, width: 0, count: 1, canRotate: false }))

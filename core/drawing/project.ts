@@ -53,11 +53,12 @@ export function boardOutline(board: Board, look: Look): Outline {
   const { x, y, z } = boardBox(board)
   if (look === 'side' && board.bevel) {
     const up = board.thickness * Math.tan((board.bevel.tilt * Math.PI) / 180)
+    const [low, high] = board.bevel.edge === 'lower' ? [up, 0] : [0, up]
     return polygon([
       [y[0], z[0]],
-      [y[1], z[0] + up],
+      [y[1], z[0] + low],
       [y[1], z[1]],
-      [y[0], z[1]],
+      [y[0], z[1] - high],
     ])
   }
   const [a, b] = [0, 1].map((i) => seenAt({ x: x[i]!, y: y[i]!, z: z[i]! }, look))

@@ -1,32 +1,14 @@
 import { DxfWriter, point3d, Units } from '@tarikjabiri/dxf'
-import type { Outline } from '../geometry/outline'
 import { axesOf, onBoard } from '../model/contact'
 import { drilled, type Board, type HolderModel } from '../model/model'
 import { bitName } from '../shop/bit-name'
 import { formatLength, type LengthFormat } from '../units/format-length'
+import { drawOutline } from './dxf-outline'
 import { cutOutline } from './svg'
 
 /** Layers of a board's drawing, with the colours that readers show: saw and knife, drill, router, pencil. */
 const LAYERS = { cut: 7, bore: 5, groove: 3, mark: 8 } as const
 type Layer = keyof typeof LAYERS
-
-const degrees = (radians: number): number => (radians * 180) / Math.PI
-
-/** Draws an outline as lines and true arcs; arcs run counter-clockwise in DXF. */
-function drawOutline(dxf: DxfWriter, outline: Outline): void {
-  let from = outline.start
-  for (const s of outline.segments) {
-    if (s.kind === 'line') {
-      if (Math.hypot(s.to.x - from.x, s.to.y - from.y) > 1e-9)
-        dxf.addLine(point3d(from.x, from.y), point3d(s.to.x, s.to.y))
-    } else {
-      const angle = (p: { x: number; y: number }): number => degrees(Math.atan2(p.y - s.centre.y, p.x - s.centre.x))
-      const [a, b] = s.clockwise ? [s.to, from] : [from, s.to]
-      dxf.addArc(point3d(s.centre.x, s.centre.y), s.radius, angle(a), angle(b))
-    }
-    from = s.to
-  }
-}
 
 /**
  * One board at true size as DXF: mm, x from the datum end, y from the back (or lower) edge; layers `cut`, `bore`,

@@ -20,6 +20,8 @@ import { renderPages, type PdfDocument } from './pdf/render'
 import { templatePages, testPiecePage, WORST_PRINTER, type TemplateChoice } from './pdf/templates'
 import { planFile } from './plan-file'
 import { boardSvg } from './svg'
+import type { Wall } from '../wall/wall'
+import { locatingPages, positionsCsv, WALL_FILES, wallDxf, wallSvg } from './wall/wall-files'
 
 /** What a file is made with that the core does not load by itself. */
 export interface FileMeans {
@@ -83,6 +85,27 @@ export async function makeFile(name: string, design: Design, choice: FileChoice,
   const content = await contentOf(name, design, model, choice, means)
   if (content === null) throw new NoSuchFile(`There is no file ${name} of this holder. There are: ${filesOf(model).join(', ')}.`) // prettier-ignore
   return { name, type: TYPES[name.slice(name.lastIndexOf('.') + 1)]!, content }
+}
+
+/**
+ * Makes one file of a wall: of what hangs on it, or of its own sheets and strips.
+ * @param designs of the holders on it, by their ids, @param own what it is covered with
+ * @throws NoSuchFile when there is no such file, in the shop's words
+ */
+export async function makeWallFile(
+  name: string,
+  { wall, designs, own }: { wall: Wall; designs: ReadonlyMap<string, Design>; own: Design },
+  choice: FileChoice,
+  means: FileMeans,
+): Promise<MadeFile> {
+  const { shop } = own.input
+  const made = (content: MadeFile['content']): MadeFile => ({ name, type: TYPES[name.slice(name.lastIndexOf('.') + 1)]!, content }) // prettier-ignore
+  if (name === 'wall.svg') return made(wallSvg(wall, designs, shop))
+  if (name === 'wall.dxf') return made(wallDxf(wall, designs, shop))
+  if (name === 'positions.csv') return made(positionsCsv(wall, designs, shop))
+  if (name === 'locating.pdf') return made(await pdfOf(locatingPages(wall, designs, shop, choice.paper), means))
+  if (!own.model) throw new NoSuchFile(`There is no file ${name} of this wall. There are: ${WALL_FILES.join(', ')}.`)
+  return makeFile(name, own, choice, means)
 }
 
 async function contentOf(

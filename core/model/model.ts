@@ -4,6 +4,9 @@ import type { Working } from '../working/figure'
 /** The version of this description; raised when its meaning changes. */
 export const MODEL_VERSION = 1
 
+/** The form of what is no holder: the sheets or strips of a wall. */
+export const WALL_FORM = 'wall'
+
 /** A point in the holder, mm: x along the wall from the datum end, y out from the wall, z up from the rail's top face. */
 export interface Place {
   x: number
@@ -118,6 +121,7 @@ export interface Board {
     | 'strip'
     | 'foot'
     | 'slat'
+    | 'panel'
   material: string
   stock: string
   /** of all its layers together */
@@ -129,8 +133,11 @@ export interface Board {
   grain: 'along length'
   outline: Outline
   openings: Opening[]
-  /** an edge that is ripped at a slant: the face its openings are made from stays whole; tilt in degrees from square */
-  bevel?: { edge: 'lower'; tilt: number }
+  /**
+   * an edge that is ripped at a slant: of a lower one the face its openings are made from stays whole, of an upper one the
+   * other face; tilt in degrees from square
+   */
+  bevel?: { edge: 'lower' | 'upper'; tilt: number }
   placement: Placement
   /** ids of the figures of its size; `layer` is one layer's thickness, where there are several */
   figures: { length: string; width: string; thickness: string; layer?: string }

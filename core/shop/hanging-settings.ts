@@ -13,6 +13,27 @@ export const HANGING_SETTINGS = {
   dragSnug: ratio('Fits', 'A snug tool drags, N', 10, [0, 100], 'What it pulls up with as it is taken out; as you learn it.'), // prettier-ignore
   dragSliding: ratio('Fits', 'A sliding tool drags, N', 3, [0, 100], 'What it pulls up with as it is taken out; as you learn it.'), // prettier-ignore
   dragEasy: ratio('Fits', 'An easy tool drags, N', 0, [0, 100], 'What it pulls up with as it is taken out; as you learn it.'), // prettier-ignore
+  sheetEdgeSpacing: length(
+    'Wall strips',
+    'Screws along a sheet’s edge',
+    175,
+    [50, 600],
+    'Along edges that lie on a stud.',
+  ),
+  sheetFieldSpacing: length(
+    'Wall strips',
+    'Screws in a sheet’s field',
+    300,
+    [50, 1200],
+    'On the studs between its edges.',
+  ),
+  cutOutPlay: length(
+    'Wall strips',
+    'Room round a cut-out',
+    3,
+    [0, 30],
+    'Of a sheet round an outlet, a switch or a window.',
+  ),
   cupDepth: length('Spacing', 'Depth of a cup', 12, [4, 60], 'That a handle’s end stands in.'),
   fingers: length('Spacing', 'Fingers between tools', 20, [0, 100], 'Less room than this between neighbours is told.'),
   liftFree: length('You', 'Lifted out by at most', 300, [50, 2000], 'What must be lifted further than this wants a free place above.'), // prettier-ignore

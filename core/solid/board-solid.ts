@@ -55,13 +55,16 @@ export function boardSolid(kernel: Kernel, board: Board): Solid {
   return solid
 }
 
-/** The wedge that a bevelled rip takes off the lower edge. */
+/** The wedge that a bevelled rip takes off an edge. */
 function bevelCut({ CrossSection }: Kernel, board: Board): Solid[] {
   if (!board.bevel) return []
   const { length, thickness } = board
   const up = Math.tan((board.bevel.tilt * Math.PI) / 180)
   // seen along the board: depth to the right, width up
-  const wedge = new CrossSection([[[0, 0], [0, -1], [thickness + 1, -1], [thickness + 1, (thickness + 1) * up]]], 'NonZero') // prettier-ignore
+  const w = board.width
+  const wedge = board.bevel.edge === 'lower'
+    ? new CrossSection([[[0, 0], [0, -1], [thickness + 1, -1], [thickness + 1, (thickness + 1) * up]]], 'NonZero') // prettier-ignore
+    : new CrossSection([[[thickness, w], [thickness, w + 1], [-1, w + 1], [-1, w - (thickness + 1) * up]]], 'NonZero') // prettier-ignore
   const prism = wedge.extrude(length + 2)
   const placed = prism.transform(matrix([0, 0, 1], [0, 1, 0], [1, 0, 0], [-1, 0, 0]))
   wedge.delete()

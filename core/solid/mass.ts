@@ -53,11 +53,12 @@ function flared({ centre, radius: r, flare: f }: Opening): Lump[] {
   return [{ volume, ...centre, z: (f * (r / 3 + f / 12)) / (r + f / 3) }]
 }
 
-/** What a bevelled rip takes off the lower edge. */
-function wedge({ bevel, length, thickness }: Board): Lump[] {
+/** What a bevelled rip takes off an edge. */
+function wedge({ bevel, length, width, thickness }: Board): Lump[] {
   if (!bevel) return []
   const up = thickness * Math.tan((bevel.tilt * Math.PI) / 180)
-  return [{ volume: (length * thickness * up) / 2, x: length / 2, y: up / 3, z: (2 * thickness) / 3 }]
+  const volume = (length * thickness * up) / 2
+  return [bevel.edge === 'lower' ? { volume, x: length / 2, y: up / 3, z: (2 * thickness) / 3 } : { volume, x: length / 2, y: width - up / 3, z: thickness / 3 }] // prettier-ignore
 }
 
 /** Volume of a board by formula, mm³, and its middle in the holder. */

@@ -1,6 +1,7 @@
 import { xoroshiro128plus } from 'pure-rand/generator/xoroshiro128plus'
 import type { Shop } from '../shop/shop'
 import { at, meets, type WallBox, type WallPiece } from './extent'
+import { costAt, NOWHERE, workAt } from './arrange-cost'
 import { keepOuts, mayHang, placedOn, roomOf, studsHit } from './may-hang'
 import { heightsFor, rowAt, rowsOn } from './strips'
 import type { Hung, Wall } from './wall'
@@ -21,12 +22,6 @@ export interface Arrangement {
 /** Places are tried on a grid of this step, mm. */
 const GRID = 50
 
-/** Weight of a place by how often a holder is used, from rarely to daily. */
-const OFTEN = [0.2, 0.5, 1.5, 5] as const
-
-/** A holder that has no place costs more than any walk, mm. */
-const NOWHERE = 1e6
-
 /** Moving one that hangs already wants to be worth it, mm. */
 const MOVE = 150
 
@@ -34,24 +29,6 @@ interface Spot {
   x: number
   z: number
   cost: number
-}
-
-/** Where the work is done: the middle of the bench, else of the wall. */
-const workAt = (wall: Wall): { x: number; bench: boolean } => {
-  const bench = wall.things.find((t) => t.kind === 'bench')
-  return bench ? { x: bench.x + bench.width / 2, bench: true } : { x: wall.width / 2, bench: false }
-}
-
-/** What a place costs: the walk along the wall and how far it is from the best reach, by use; weight wants to hang low. */
-function costAt(wall: Wall, { settings: s }: Pick<Shop, 'settings'>, piece: WallPiece, x: number, z: number): number {
-  const box = at(piece.boards, x, z)
-  const middle = (box.z0 + box.z1) / 2
-  const [low, high] = [s.bestFrom * s.userHeight, s.easyTo * s.userHeight]
-  const reach = Math.max(0, low - middle, middle - high)
-  const often = OFTEN[Math.min(piece.use, OFTEN.length - 1)]!
-  const heavy = (piece.mass ?? 0) > s.highLoad && box.z1 > high ? NOWHERE / 10 : 0
-  const beyond = box.z1 > s.reachTo * s.userHeight ? 2000 : 0
-  return often * (Math.abs((box.x0 + box.x1) / 2 - workAt(wall).x) + 1.5 * reach) + (piece.mass ?? 0) * Math.max(0, middle - low) * 0.1 + heavy + beyond // prettier-ignore
 }
 
 /** Places that a piece may have on a wall with nothing else on it, the cheapest first. */

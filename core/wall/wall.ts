@@ -44,7 +44,17 @@ export interface Wall {
   studs: number[]
   things: Thing[]
   hung: Hung[]
+  /**
+   * where its corners really are: how far right of a plumb line each is at the floor, in the middle and at the ceiling, the
+   * left one from x = 0, the right one from its width; mm
+   */
+  corners?: { left: Corner; right: Corner }
 }
+
+/** At the floor, in the middle, at the ceiling; mm, to the right above nought. */
+export type Corner = readonly [low: number, middle: number, high: number]
+
+export const PLUMB: Corner = [0, 0, 0]
 
 /** Centres of studs at an even spacing. @param first centre of the first, mm */
 export const evenStuds = (width: number, first: number, spacing: number): number[] =>

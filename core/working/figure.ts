@@ -24,6 +24,8 @@ export type Origin =
   | { kind: 'screw'; id: string; key: 'length' | 'gauge' }
   /** a kind of magnet: one of its sizes, or its remanence */
   | { kind: 'magnet'; id: string; key: 'diameter' | 'thickness' | 'remanence' }
+  /** how a wall was measured */
+  | { kind: 'wall'; id: string; key: string }
   | { kind: 'choice'; key: string }
   | { kind: 'derived'; rule: Rule }
 

@@ -22,6 +22,7 @@ const fixed = computed(
     (origin.value.kind === 'shop' && !setting.value) ||
     origin.value.kind === 'screw' ||
     origin.value.kind === 'magnet' ||
+    origin.value.kind === 'wall' ||
     (origin.value.kind === 'stock' && origin.value.key !== 'thickness') ||
     (origin.value.kind === 'measurement' && origin.value.field === 'profile') ||
     // answers to questions are given where they are asked

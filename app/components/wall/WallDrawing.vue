@@ -2,7 +2,9 @@
 import { computed, ref } from 'vue'
 import type { Design } from '#core/choose/design'
 import { holderViews } from '#core/drawing/views'
+import { flipped, type Outline } from '#core/geometry/outline'
 import { svgPath } from '#core/geometry/svg-path'
+import type { HolderModel } from '#core/model/model'
 import { at, type WallPiece } from '#core/wall/extent'
 import type { WallVerdict } from '#core/wall/inspect-wall'
 import { heightsFor, rowsOn } from '#core/wall/strips'
@@ -20,6 +22,9 @@ const props = defineProps<{
   verdicts: WallVerdict[]
   chosen: string | null
   proposal: readonly Hung[] | null
+  /** what the wall is covered with, and where something more would fit */
+  backing: HolderModel | null
+  rooms: readonly { x: number; z: number; width: number; height: number }[]
 }>()
 const emit = defineEmits<{
   choose: [holder: string | null]
@@ -42,6 +47,15 @@ const bands = computed(() => {
 })
 /** Bevelled strips on the wall. */
 const rows = computed(() => rowsOn(props.wall, records.shop!))
+/** Sheets with what is cut out of them, and lengths of strip. */
+const backingPaths = computed(() =>
+  (props.backing?.boards ?? []).map((b) => {
+    const { x, z } = b.placement.at
+    const shape = (o: Outline): string => svgPath(flipped(o), { x, y: -z })
+    return { id: b.id, look: b.bevel ? 'strip' : 'sheet', path: [b.outline, ...b.openings.map((o) => o.outline)].map(shape).join('') } // prettier-ignore
+  }),
+)
+const screwMarks = computed(() => (props.backing?.fasteners ?? []).map((f) => `M${f.at.x - 7} ${-f.at.z}h14m-7 -7v14`).join('')) // prettier-ignore
 const pieceOf = (holder: string) => props.pieces.find((p) => p.holder === holder)
 const levelOf = (holder: string) =>
   props.verdicts.some((v) => v.level === 'stop' && v.holders.includes(holder))
@@ -119,19 +133,16 @@ const ghosts = computed(() =>
       <line v-else class="band-line" x1="0" :x2="wall.width" :y1="-b.to" :y2="-b.to" />
       <text class="band-name" x="-14" :y="-(b.from + b.to) / 2 + 18" text-anchor="end">{{ b.name }}</text>
     </template>
-    <rect
-      v-for="r in rows"
-      :key="`r${r.low}`"
-      class="strip"
-      x="0"
-      :y="-r.high"
-      :width="wall.width"
-      :height="r.high - r.low"
-    />
+    <path v-for="b in backingPaths" :key="b.id" :class="b.look" :d="b.path" fill-rule="evenodd" />
     <line v-for="s in wall.studs" :key="s" class="stud" :x1="s" :x2="s" :y1="-wall.height" y2="0" />
     <g v-for="t in wall.things" :key="t.id" class="thing">
       <rect :x="t.x" :y="-t.z - t.height" :width="t.width" :height="t.height" />
       <text :x="t.x + t.width / 2" :y="-t.z - t.height / 2 + 18" text-anchor="middle">{{ t.name || t.kind }}</text>
+    </g>
+    <path class="screws" :d="screwMarks" />
+    <g v-for="(r, i) in rooms" :key="`room${i}`" class="room" data-test="room-left">
+      <rect :x="r.x" :y="-r.z - r.height" :width="r.width" :height="r.height" />
+      <text :x="r.x + r.width / 2" :y="-r.z - r.height / 2 + 18" text-anchor="middle">{{ i + 1 }}</text>
     </g>
     <g
       v-for="h in wall.hung"
@@ -212,6 +223,30 @@ svg {
   stroke: var(--wood-line);
   opacity: 0.55;
   pointer-events: none;
+}
+.sheet {
+  fill: var(--wood);
+  stroke: var(--wood-line);
+  stroke-width: 3;
+  opacity: 0.28;
+  pointer-events: none;
+}
+.screws {
+  stroke: var(--pencil);
+  stroke-width: 2.5;
+  opacity: 0.55;
+  fill: none;
+  pointer-events: none;
+}
+.room rect {
+  fill: none;
+  stroke: var(--chalk);
+  stroke-width: 6;
+  stroke-dasharray: 22 14;
+}
+.room text {
+  fill: var(--chalk);
+  font-size: 60px;
 }
 .stud {
   stroke: var(--pencil);

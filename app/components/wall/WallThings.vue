@@ -1,6 +1,16 @@
 <script setup lang="ts">
 import { mdiDelete, mdiPlus } from '@mdi/js'
-import { evenStuds, HOLDS, THING_KINDS, type Holds, type Thing, type ThingKind, type Wall } from '#core/wall/wall'
+import {
+  evenStuds,
+  HOLDS,
+  PLUMB,
+  THING_KINDS,
+  type Corner,
+  type Holds,
+  type Thing,
+  type ThingKind,
+  type Wall,
+} from '#core/wall/wall'
 import { rowsOn } from '#core/wall/strips'
 import { useFormat } from '~/composables/useFormat'
 import { useRecords } from '~/stores/records'
@@ -37,6 +47,13 @@ function space() {
   emit('change', 'Studs', { studs: evenStuds(props.wall.width, first.value ?? spacing.value, spacing.value) })
 }
 const kinds = THING_KINDS
+/** Where the corners are off plumb, by place. */
+const PLACES = ['at the floor', 'in the middle', 'at the ceiling'] as const
+function setCorner(side: 'left' | 'right', place: number, value: number) {
+  const now = props.wall.corners ?? { left: PLUMB, right: PLUMB }
+  const corner = now[side].map((v, i) => (i === place ? value : v)) as unknown as Corner
+  emit('change', 'A corner', { corners: { ...now, [side]: corner } })
+}
 const unit = computed(() => records.shop!.unit)
 </script>
 
@@ -125,6 +142,24 @@ const unit = computed(() => records.shop!.unit)
       {{ wall.studs.length === 0 ? 'No studs known.' : `Studs at ${wall.studs.map((s) => length(s)).join(', ')}.` }}
       Check each with a nail.
     </p>
+    <WallStudFinder :wall="wall.id" @studs="emit('change', 'Studs', { studs: $event })" />
+    <details>
+      <summary class="small">Corners out of plumb</summary>
+      <div v-for="side in ['left', 'right'] as const" :key="side" class="row">
+        <label v-for="(place, i) in PLACES" :key="place"
+          >{{ side }}, {{ place }}
+          <input
+            type="number"
+            step="0.5"
+            :value="(wall.corners ?? { left: PLUMB, right: PLUMB })[side][i]"
+            :aria-label="`${side} corner ${place}, mm to the right of plumb`"
+            @change="setCorner(side, i, Number(($event.target as HTMLInputElement).value) || 0)"
+          />
+        </label>
+      </div>
+      <p class="quiet small">Hang a plumb line at each end; mm to the right of it count above nought.</p>
+    </details>
+
     <h3>On it</h3>
     <div v-for="t in wall.things" :key="t.id" class="thing" :data-test="`thing-${t.kind}`">
       <b>{{ t.kind }}</b>
@@ -218,5 +253,14 @@ fieldset label {
 }
 h3 {
   margin-top: 12px;
+}
+details input {
+  width: 100%;
+  min-height: 34px;
+  padding: 0 6px;
+  border: 0;
+  border-bottom: 1px solid var(--pencil);
+  background: var(--field, transparent);
+  color: var(--ink);
 }
 </style>

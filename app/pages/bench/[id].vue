@@ -14,15 +14,17 @@ import { worstOf } from '#core/checks/verdict'
 import { clock, minutesText, useTimers } from '~/composables/useTimers'
 import { useAwake } from '~/composables/useAwake'
 import { useCutUp } from '~/composables/useCutUp'
+import { useBuildables } from '~/composables/useBuildables'
 import { useBench } from '~/composables/useBench'
-import { useHolder } from '~/composables/useHolder'
 import { useKeys } from '~/composables/useKeys'
 import { useWork } from '~/composables/useWork'
 
-/** The work on one holder, a card a step, for a phone or tablet at the bench; all of them for paper. */
+/** The work on one holder, or on what goes up on a wall, a card a step, for a phone or tablet at the bench; all of them for paper. */
 const route = useRoute()
 const id = computed(() => String(route.params.id))
-const { holder, worked } = useHolder(id)
+const buildables = useBuildables()
+const holder = computed(() => buildables.value.find((b) => b.id === id.value) ?? null)
+const worked = computed(() => holder.value?.design ?? null)
 const bench = useBench(worked)
 const { work, done: ticked, tick, again } = useWork(holder)
 const cutNow = useCutUp()
@@ -82,7 +84,7 @@ useKeys(() => [
 
 <template>
   <div class="page bench">
-    <p v-if="!holder || !worked">This holder is not here.</p>
+    <p v-if="!holder || !worked">This is not here.</p>
     <template v-else>
       <header class="top">
         <h1>{{ holder.name }}</h1>
@@ -93,7 +95,7 @@ useKeys(() => [
       </div>
       <p v-if="level === 'stop'" class="stop" role="alert">
         <VerdictMark level="stop" worded /> Don’t build it so: a check says stop.
-        <NuxtLink :to="`/holders/${id}`">Back to the drawing</NuxtLink>
+        <NuxtLink :to="holder.what === 'wall' ? '/wall' : `/holders/${id}`">Back to the drawing</NuxtLink>
       </p>
       <ul v-if="running.length" class="timers no-print" aria-label="Timers">
         <li v-for="t in running" :key="t.id" :class="{ over: t.left === 0 }">

@@ -2,36 +2,31 @@
 import { computed } from 'vue'
 import { CUT_ALREADY } from '#core/bench/steps/cutting-steps'
 import { benchSteps } from '#core/bench/steps/steps'
-import { worstOf } from '#core/checks/verdict'
-import { design } from '#core/choose/design'
 import { quickCuts } from '#core/cutting/quick-cuts'
 import { cutPieces, isDone } from '#core/model/work'
+import { useBuildables } from '~/composables/useBuildables'
 import { minutesText } from '~/composables/useTimers'
 import { useRecords } from '~/stores/records'
 
-/** Every holder that can be built: how far its work has come. */
+/** Everything that can be built: how far its work has come. */
 useHead({ title: 'Bench · Fingerling' })
 const records = useRecords()
+const buildables = useBuildables()
 const all = computed(() =>
-  records.holders.flatMap((holder) => {
+  buildables.value.map(({ id, name, level, design: { model } }) => {
     const shop = records.shop!
-    const { model, verdicts } = design({ shop, tools: records.toolsById, holder })
-    if (!model) return []
-    const work = records.get('works', holder.id)?.data ?? null
+    const work = records.get('works', id)?.data ?? null
     const cut = cutPieces(work)
-    const cuts = quickCuts(shop, [{ id: holder.id, model, cut }])
-    const order = benchSteps({ model, shop, cuts, cut }, holder.id)
+    const order = benchSteps({ model, shop, cuts: quickCuts(shop, [{ id, model, cut }]), cut }, id)
     const left = order.steps.filter((s) => s.id !== CUT_ALREADY && !isDone(work, s.id))
-    return [
-      {
-        holder,
-        level: worstOf(verdicts),
-        done: order.steps.length - left.length,
-        of: order.steps.length,
-        next: left[0]?.title ?? null,
-        minutes: left.reduce((sum, s) => sum + s.minutes, 0),
-      },
-    ]
+    return {
+      holder: { id, name },
+      level,
+      done: order.steps.length - left.length,
+      of: order.steps.length,
+      next: left[0]?.title ?? null,
+      minutes: left.reduce((sum, s) => sum + s.minutes, 0),
+    }
   }),
 )
 /** What is begun first, then what is sound, what must not be built last. */

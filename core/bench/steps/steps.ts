@@ -5,6 +5,7 @@ import { markSteps } from './mark-steps'
 import { boreSteps, easeStep, shapeSteps } from './opening-steps'
 import { inOrder, type Order } from './order'
 import type { Bench } from './step'
+import { isWall, wallSteps } from './wall-steps'
 
 /**
  * The work on a holder as cards for the bench, from the first cut to the proof, in an order that its joints allow.
@@ -20,7 +21,7 @@ export function benchSteps(bench: Bench, holder: string): Order {
     ...shapeSteps(bench),
     easeStep(bench),
     ...joiningSteps(bench),
-    ...hangingSteps(bench),
+    ...(isWall(bench) ? wallSteps(bench) : hangingSteps(bench)),
   ]
   return inOrder(steps, bench.shop.settings.pace)
 }

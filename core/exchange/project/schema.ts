@@ -214,6 +214,8 @@ const holder = (): Schema => ({
 
 const onWall = between(-LONGEST_WALL, LONGEST_WALL)
 
+const corner = { ...list(between(-500, 500), 3), minItems: 3 }
+
 /** A wall, what is on it, and where holders hang. */
 const wall: Schema = record(
   {
@@ -235,6 +237,7 @@ const wall: Schema = record(
       record({ holder: id, x: onWall, z: onWall, fixed: { type: 'boolean' } }, ['holder', 'x', 'z']),
       MOST_ON_WALL,
     ),
+    corners: described(record({ left: corner, right: corner }, ['left', 'right']), 'how far right of plumb each corner is at the floor, in the middle, at the ceiling; mm'), // prettier-ignore
   },
   ['name', 'width', 'height'],
 )

@@ -42,6 +42,9 @@ export class StripsDto implements Strips {
   @Checked(within(0, 'the room at the top')) top = usualStrips().top
 }
 
+const isCorner = (v: unknown): boolean => Array.isArray(v) && v.length === 3 && v.every((n) => typeof n === 'number' && Math.abs(n) <= 500) // prettier-ignore
+const isCorners = (v: unknown): boolean => isRecord(v) && isCorner(v.left) && isCorner(v.right)
+
 /** A wall as it comes in. */
 export class WallDto implements Wall {
   @Checked(idError) id!: string
@@ -63,6 +66,9 @@ export class WallDto implements Wall {
   @ValidateNested({ each: true })
   @Type(() => ThingDto)
   things: ThingDto[] = []
+
+  @Checked((v) => (v === undefined || isCorners(v) ? null : 'corners are {left: [floor, middle, ceiling], right: [...]}, each within 500 mm of plumb.')) // prettier-ignore
+  corners?: Wall['corners']
 
   @IsArray({ message: 'what hangs is a list.' })
   @ArrayMaxSize(MOST_ON_WALL, { message: `at most ${MOST_ON_WALL} holders on one wall.` })

@@ -1,0 +1,103 @@
+<script setup lang="ts">
+import { computed, ref } from 'vue'
+import { hardwareOf } from '#core/bench/hardware'
+import type { Design } from '#core/choose/design'
+import { WALL_FILES, type WallFile } from '#core/exchange/wall/wall-files'
+import { wallLoads } from '#core/wall/loads'
+import type { Wall } from '#core/wall/wall'
+import { download, fileName } from '~/composables/download'
+import { useFormat } from '~/composables/useFormat'
+import { useRecords } from '~/stores/records'
+
+/** What goes up on a wall before the holders, what its strips and studs carry, and what it can be taken along as. */
+const props = defineProps<{ wall: Wall; own: Design; designs: ReadonlyMap<string, Design> }>()
+const records = useRecords()
+const { length, mass } = useFormat()
+
+const boards = computed(() => props.own.model?.boards ?? [])
+const screws = computed(() => (props.own.model ? hardwareOf([props.own.model], records.shop!).filter((h) => h.kind === 'screw') : [])) // prettier-ignore
+/** Boards that measure the same, counted. */
+const sizes = computed(() => {
+  const found = new Map<string, { count: number; text: string; names: string[] }>()
+  for (const b of boards.value) {
+    const text = `${length(b.length)} × ${length(b.width)}`
+    const old = found.get(text) ?? { count: 0, text, names: [] }
+    found.set(text, { count: old.count + 1, text, names: [...old.names, b.name] })
+  }
+  return [...found.values()]
+})
+const loads = computed(() => wallLoads(props.wall, props.designs, records.shop!))
+const loaded = computed(() => loads.value.studs.filter((s) => s.mass > 0))
+
+const SAYS: Record<WallFile, string> = { 'locating.pdf': 'Locating sheet, PDF', 'wall.svg': 'SVG', 'wall.dxf': 'DXF', 'positions.csv': 'Positions, CSV' } // prettier-ignore
+const failed = ref('')
+async function take(file: string) {
+  failed.value = ''
+  try {
+    const answer = await fetch(`/api/walls/${encodeURIComponent(props.wall.id)}/files/${file}`)
+    if (!answer.ok) throw new Error(((await answer.json()) as { detail?: string }).detail)
+    download(`${fileName(props.wall.name)}-${file}`, answer.headers.get('content-type') ?? '', await answer.blob())
+  } catch (error) {
+    failed.value = (error as Error).message || 'The file can’t be made just now: the server was not reached.'
+  }
+}
+</script>
+
+<template>
+  <section data-test="backing">
+    <h2>What goes up first</h2>
+    <p v-if="wall.holds === 'studs'" class="quiet">Nothing: holders are screwed straight to the studs.</p>
+    <ul v-else class="plain-list">
+      <li v-for="s in sizes" :key="s.text">
+        {{ s.count }}
+        {{ wall.holds === 'panel' ? (s.count === 1 ? 'sheet' : 'sheets') : s.count === 1 ? 'strip' : 'strips' }}
+        <LengthText :text="s.text" />
+      </li>
+      <li v-for="h in screws" :key="h.name">{{ h.count }} × {{ h.name }}</li>
+      <li v-if="wall.holds === 'strips' && boards.length">spacer <LengthText :text="length(wall.strips.gap)" /></li>
+    </ul>
+    <ul class="plain-list">
+      <li v-for="v in own.verdicts" :key="v.id"><VerdictMark :level="v.level" worded /> {{ v.says }}</li>
+    </ul>
+    <p v-if="boards.length" class="links">
+      <NuxtLink :to="`/bench/${wall.id}`">To the bench</NuxtLink>
+      <NuxtLink to="/cutting">Cutting</NuxtLink>
+      <button class="link" @click="take('dossier.pdf')">Build dossier, PDF</button>
+    </p>
+    <template v-if="loads.strips.length || loaded.length">
+      <h3>What carries it</h3>
+      <ul class="plain-list">
+        <li v-for="s in loads.strips" :key="s.id">
+          <VerdictMark :level="s.level" /> {{ s.name }}: {{ mass(s.mass) }}, {{ s.pull.toFixed(0) }} N on its most
+          pulled screw of {{ s.holds.toFixed(0) }}
+        </li>
+        <li v-for="s in loaded" :key="s.at" class="quiet">
+          stud at <LengthText :text="length(s.at)" />: {{ mass(s.mass) }}
+        </li>
+      </ul>
+    </template>
+    <h3>Take along</h3>
+    <p class="links">
+      <button v-for="f in WALL_FILES" :key="f" class="btn tiny" @click="take(f)">{{ SAYS[f] }}</button>
+    </p>
+    <p v-if="failed" role="alert" class="told wrong">{{ failed }}</p>
+  </section>
+</template>
+
+<style scoped>
+.plain-list {
+  list-style: none;
+  padding: 0;
+  margin: 4px 0;
+  display: grid;
+  gap: 3px;
+}
+.links {
+  display: flex;
+  flex-wrap: wrap;
+  gap: 6px 14px;
+}
+h3 {
+  margin: 12px 0 2px;
+}
+</style>

@@ -1,0 +1,93 @@
+import type { Design } from '../choose/design'
+import { gravityOf, screwDiameter, withdrawal } from '../fit/screw'
+import type { Shop } from '../shop/shop'
+import { at, wallPiece } from './extent'
+import { wallDesign } from './backing/wall-model'
+import { IN_STUD, placedOn } from './may-hang'
+import { heightsFor, rowsOn } from './strips'
+import type { Wall } from './wall'
+
+/** Standard gravity, m/s². */
+const GRAVITY = 9.80665
+
+/** What one length of strip carries. */
+export interface StripLoad {
+  id: string
+  name: string
+  /** kg that hangs on it */
+  mass: number
+  /** pull on its most loaded screw, and what that holds against being pulled out; N */
+  pull: number
+  holds: number
+  level: 'pass' | 'watch' | 'stop'
+}
+
+/** What one stud carries. */
+export interface StudLoad {
+  at: number
+  mass: number
+}
+
+/** The load on every strip and stud of a wall, from what hangs on it; holders that were not weighed count by their wood. */
+export function wallLoads(
+  wall: Wall,
+  designs: ReadonlyMap<string, Design>,
+  shop: Shop,
+): { strips: StripLoad[]; studs: StudLoad[] } {
+  const pieces = [...designs.values()].flatMap((d) => wallPiece(d) ?? [])
+  const placed = placedOn(wall, pieces)
+  const onStud = new Map<number, number>()
+  const share = (x: number, mass: number): void => {
+    const [stud] = [...wall.studs].sort((a, b) => Math.abs(a - x) - Math.abs(b - x))
+    if (stud !== undefined) onStud.set(stud, (onStud.get(stud) ?? 0) + mass)
+  }
+  const backing = wallDesign(wall, shop).model
+  const rows = rowsOn(wall, shop)
+  const strips = new Map<string, StripLoad>()
+  for (const { hung, piece } of placed) {
+    const mass = piece.mass ?? 0
+    if (wall.holds !== 'strips' || !backing) {
+      const into = piece.screws.map((s) => s + hung.x).filter((x) => wall.holds === 'panel' || wall.studs.some((s) => Math.abs(s - x) <= IN_STUD)) // prettier-ignore
+      for (const x of into) share(x, mass / into.length)
+      continue
+    }
+    const row = heightsFor(rows, piece, shop).findIndex((h) => Math.abs(h - hung.z) <= 1)
+    if (row < 0) continue
+    const box = at(piece.boards, hung.x, hung.z)
+    const carrying = backing.boards.filter((b) => Math.abs(b.placement.at.z - rows[row]!.low) < 1 && b.placement.at.x < box.x1 && b.placement.at.x + b.length > box.x0) // prettier-ignore
+    const screws = backing.fasteners.filter((f) => carrying.some((b) => b.id === f.through))
+    const middle = (box.x0 + box.x1) / 2
+    const covered = screws.filter((f) => f.at.x > box.x0 && f.at.x < box.x1)
+    const own = covered.length > 0 ? covered : [...screws].sort((a, b) => Math.abs(a.at.x - middle) - Math.abs(b.at.x - middle)).slice(0, 1) // prettier-ignore
+    for (const f of own) share(f.at.x, mass / own.length)
+    const pull = own.length > 0 ? pullOn(designs.get(piece.holder)!, mass, wall, shop) / own.length : 0
+    const [screw] = own
+    const holds = screw ? withdrawal(gravityOf(shop.settings.wallDensity), screwDiameter(screw.gauge!)) * screw.bite : 0
+    for (const b of carrying) {
+      const old = strips.get(b.id) ?? { id: b.id, name: b.name, mass: 0, pull: 0, holds, level: 'pass' as const }
+      const worst = Math.max(old.pull, pull)
+      strips.set(b.id, { ...old, mass: old.mass + mass / carrying.length, pull: worst, holds, level: holds === 0 || worst > holds ? 'stop' : worst > holds / 2 ? 'watch' : 'pass' }) // prettier-ignore
+    }
+  }
+  const byName = [...strips.values()].sort((a, b) => a.name.localeCompare(b.name, 'en', { numeric: true }))
+  return { strips: byName, studs: wall.studs.map((s) => ({ at: s, mass: onStud.get(s) ?? 0 })) }
+}
+
+/**
+ * The pull that a holder has on the screws of its strip, N: what its bevel and its lever draw from the wall, taken up at
+ * the height of the screws.
+ * @source (P y_bevel + W t / 2) / y_screw, P = max(W tan a, W d / h); docs/rules.md
+ */
+function pullOn({ working }: Design, mass: number, wall: Wall, shop: Shop): number {
+  const value = (id: string): number | undefined => working.find((f) => f.id === id)?.value
+  const { stripThickness: t, stripBevel } = shop.settings
+  const lean = Math.tan((stripBevel * Math.PI) / 180)
+  const weight = mass * GRAVITY
+  const [out, arm] = [value('loadOut') ?? 100, value('bevelArm') ?? 100]
+  const p = Math.max(weight * lean, arm > 0 ? (weight * out) / arm : 0)
+  const [row] = rowsOn(wall, shop)
+  const face = row ? row.high - row.low : 60
+  const bevel = face - (t * lean) / 2
+  const screw = (face - t * lean) / 2
+  return (p * bevel + (weight * t) / 2) / screw
+}
