@@ -2,7 +2,7 @@
 import { computed, ref } from 'vue'
 import type { Design } from '#core/choose/design'
 import { holderViews } from '#core/drawing/views'
-import { flipped, type Outline } from '#core/geometry/outline'
+import { moved, type Outline } from '#core/geometry/outline'
 import { svgPath } from '#core/geometry/svg-path'
 import type { HolderModel } from '#core/model/model'
 import { at, type WallPiece } from '#core/wall/extent'
@@ -51,7 +51,7 @@ const rows = computed(() => rowsOn(props.wall, records.shop!))
 const backingPaths = computed(() =>
   (props.backing?.boards ?? []).map((b) => {
     const { x, z } = b.placement.at
-    const shape = (o: Outline): string => svgPath(flipped(o), { x, y: -z })
+    const shape = (o: Outline): string => svgPath(moved(o, x, z))
     return { id: b.id, look: b.bevel ? 'strip' : 'sheet', path: [b.outline, ...b.openings.map((o) => o.outline)].map(shape).join('') } // prettier-ignore
   }),
 )

@@ -25,7 +25,7 @@ export function wallSvg(wall: Wall, designs: ReadonlyMap<string, Design>, shop: 
   const y = (v: number): string => n(wall.height - v)
   const groups = WALL_LAYERS.map((layer) => {
     const own = [
-      ...d.outlines.filter((o) => o.layer === layer).map((o) => `    <path d="${svgPath(moved(flipped(o.outline), 0, wall.height))}"/>`), // prettier-ignore
+      ...d.outlines.filter((o) => o.layer === layer).map((o) => `    <path d="${svgPath(moved(o.outline, 0, -wall.height))}"/>`), // prettier-ignore
       ...d.lines.filter((l) => l.layer === layer).map((l) => `    <path d="M${n(l.from.x)} ${y(l.from.y)}L${n(l.to.x)} ${y(l.to.y)}"/>`), // prettier-ignore
       ...d.dots.filter((p) => p.layer === layer).map((p) => `    <circle cx="${n(p.at.x)}" cy="${y(p.at.y)}" r="4"/>`),
       ...d.texts.filter((t) => t.layer === layer).map((t) => `    <text x="${n(t.at.x)}" y="${y(t.at.y)}" font-size="28" stroke="none" fill="${INKS[layer]}">${xmlText(t.text)}</text>`), // prettier-ignore
