@@ -47,3 +47,26 @@ test('a twin rail shows its rods from the side, and its parts list counts them',
   await page.getByRole('link', { name: 'Bench sheet' }).click()
   await expect(page.getByRole('row', { name: /^Rods 2 / })).toBeVisible()
 })
+
+test('a solid tells how its tools come out', async ({ page, service }) => {
+  const { rail } = await shopFor(page, service, { tools: threeMallets(), rail: {} })
+  await page.goto(rail)
+  await page.getByRole('button', { name: 'Solid' }).click()
+  await expect(page.getByTestId('ways-out')).toContainText('straight forward', { timeout: 20_000 })
+  await expect(page.getByTestId('stuck')).toHaveCount(0)
+})
+
+test('a berth leans between cheeks, and is drawn and built so', async ({ page, service }) => {
+  const { id, send } = await shopFor(page, service, { tools: [] })
+  await send('POST', '/api/tools', { id: `${id}-p`, shop: id, name: 'Block plane', kind: 'plane', measures: { soleLength: 160, soleWidth: 42, height: 55 } }) // prettier-ignore
+  await send('POST', '/api/holders', { id: `${id}-b`, shop: id, name: 'Planes', form: 'berth', seats: [{ id: 's', tool: `${id}-p`, turn: 0 }], choices: {} }) // prettier-ignore
+  await page.goto(`/holders/${id}-b`)
+  await page
+    .getByRole('radio', { name: /^10°/ })
+    .or(page.getByText('10°', { exact: true }))
+    .first()
+    .click()
+  await expect(page.getByText('From the side')).toBeVisible()
+  await page.getByRole('link', { name: 'Bench sheet' }).click()
+  await expect(page.getByText(/Left cheek/).first()).toBeVisible()
+})

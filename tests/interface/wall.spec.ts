@@ -66,3 +66,76 @@ test('on a wall of strips a holder hangs by its own strip only', async ({ page, 
   await page.getByRole('button', { name: 'screwed' }).click()
   await expect(page.getByTestId('wall-verdicts')).toContainText('screwed is made to be screwed on')
 })
+
+test('a wall is covered with sheets on its studs, worked off at the bench, and taken along', async ({
+  page,
+  service,
+}) => {
+  const { id, send } = await shopFor(page, service, { tools: [mallet('a', 28, 70)] })
+  await send('POST', '/api/walls', { id: `${id}-w`, shop: id, name: 'North wall', width: 3000, height: 2300, studs: [600, 1200, 1800, 2400] }) // prettier-ignore
+  await page.goto('/wall')
+  const up = page.getByTestId('backing')
+  await expect(up).toContainText(/3 sheets|2 sheets/)
+  const taken = page.waitForEvent('download')
+  await up.getByRole('button', { name: 'Positions, CSV' }).click()
+  expect((await taken).suggestedFilename()).toContain('positions.csv')
+  for (const file of ['wall.svg', 'wall.dxf', 'locating.pdf', 'dossier.pdf', 'sheet-1.svg'])
+    expect((await page.request.get(`/api/walls/${id}-w/files/${file}`)).status()).toBe(200)
+  expect((await page.request.get(`/api/walls/${id}-w/files/nothing.pdf`)).status()).toBe(404)
+  await up.getByRole('link', { name: 'To the bench' }).click()
+  await expect(page.getByRole('heading', { name: 'North wall' })).toBeVisible()
+  await page.goto('/cutting')
+  await expect(page.getByRole('checkbox', { name: 'North wall' })).not.toBeChecked()
+  await page.getByRole('checkbox', { name: 'North wall' }).check()
+  await expect(page.getByTestId('job').first()).toContainText(/sheet/)
+})
+
+test('studs are found with the finder, and the room that is left is shown', async ({ page, service }) => {
+  const { id, send } = await shopFor(page, service, { tools: [mallet('a', 28, 70, { group: 'Hammers' })] })
+  await send('POST', '/api/walls', { id: `${id}-w`, shop: id, name: 'Wall', width: 3600, height: 2300, studs: [] })
+  await page.goto('/wall')
+  await expect(page.getByTestId('backing')).toContainText('find them first')
+  const finder = page.getByTestId('finder')
+  await finder.getByRole('button', { name: 'Walk along with the stud finder' }).click()
+  for (let pass = 2; pass <= 3; pass++) {
+    await expect(finder).toContainText(`${pass - 1} pass`)
+    await finder.getByRole('button', { name: 'Once more' }).click()
+  }
+  await expect(finder).toContainText('3 passes')
+  await finder.getByRole('button', { name: /Take these \d studs/ }).click()
+  await expect(page.getByText(/Studs at \d/)).toBeVisible()
+  await expect(page.getByTestId('backing')).not.toContainText('find them first')
+
+  const room = page.getByTestId('room')
+  await room.getByLabel('How wide').fill('400')
+  await room.getByLabel('How high, with its tools').fill('250')
+  await expect(room.getByRole('status')).toContainText(/It fits/)
+  await expect(page.getByTestId('room-left').first()).toBeVisible()
+  await room.getByLabel('How wide').fill('4000')
+  await expect(room.getByRole('status')).toContainText('Nothing so large fits')
+  // the tool without a home is offered a holder
+  await room.getByRole('button').first().click()
+  await expect(page).toHaveURL(/\/holders\//)
+  await saved(page)
+})
+
+test('two people on one wall see what the other hangs', async ({ page, service, browser }) => {
+  const { id, send } = await shopFor(page, service, { tools: [mallet('a', 28, 70)], rail: {} })
+  await send('POST', '/api/walls', {
+    id: `${id}-w`,
+    shop: id,
+    name: 'Wall',
+    width: 3600,
+    height: 2300,
+    studs: [600, 1200],
+  })
+  await page.goto('/wall')
+  const other = await (await browser.newContext({ serviceWorkers: 'block' })).newPage()
+  await other.addInitScript((shop) => localStorage.setItem('fingerling:shop', shop), id)
+  await other.goto(page.url())
+  await expect(other.getByRole('heading', { name: 'Wall', exact: true })).toBeVisible()
+  await page.getByRole('button', { name: 'Rail', exact: true }).click()
+  await saved(page)
+  await expect(other.getByTestId('locating').getByRole('row', { name: /^Rail/ })).toBeVisible({ timeout: 2000 })
+  await other.context().close()
+})
