@@ -180,6 +180,7 @@ const print = () => window.print()
             </tr>
           </tbody>
         </table>
+        <WallBacking class="no-print" :wall="wall" :own="own!" :designs="designs" />
       </section>
       <aside class="no-print">
         <section v-if="hungNow" data-test="chosen">
@@ -232,7 +233,6 @@ const print = () => window.print()
           </p>
         </section>
         <WallRoom :wall="wall" :pieces="pieces" @rooms="rooms = $event" />
-        <WallBacking :wall="wall" :own="own!" :designs="designs" />
         <WallThings :wall="wall" @change="change" />
       </aside>
     </div>

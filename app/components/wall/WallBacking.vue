@@ -19,7 +19,7 @@ const screws = computed(() => (props.own.model ? hardwareOf([props.own.model], r
 /** Boards that measure the same, counted. */
 const sizes = computed(() => {
   const found = new Map<string, { count: number; text: string; names: string[] }>()
-  for (const b of boards.value) {
+  for (const b of [...boards.value].sort((p, q) => q.length - p.length)) {
     const text = `${length(b.length)} × ${length(b.width)}`
     const old = found.get(text) ?? { count: 0, text, names: [] }
     found.set(text, { count: old.count + 1, text, names: [...old.names, b.name] })
@@ -85,6 +85,9 @@ async function take(file: string) {
 </template>
 
 <style scoped>
+section {
+  margin-top: 18px;
+}
 .plain-list {
   list-style: none;
   padding: 0;

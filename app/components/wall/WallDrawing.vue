@@ -241,8 +241,8 @@ svg {
 .room rect {
   fill: none;
   stroke: var(--chalk);
-  stroke-width: 6;
-  stroke-dasharray: 22 14;
+  stroke-width: 4;
+  stroke-dasharray: 20 14;
 }
 .room text {
   fill: var(--chalk);

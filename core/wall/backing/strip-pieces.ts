@@ -17,6 +17,9 @@ export interface StripPiece extends Stretch {
 /** Shorter pieces are not put up, mm. */
 export const SHORTEST = 150
 
+/** A joint leaves at least so much for the next piece, where a stud allows it; mm. */
+const LEAST_REST = 400
+
 /** A screw keeps so far from a strip's end, mm. */
 export const FROM_END = 20
 
@@ -25,7 +28,9 @@ function joined({ from, to }: Stretch, studs: readonly number[], longest: number
   const pieces: Stretch[] = []
   let at = from
   while (to - at > longest + 1e-6) {
-    const stud = studs.filter((s) => s > at + SHORTEST && s <= at + longest).at(-1)
+    const within = studs.filter((s) => s > at + SHORTEST && s <= at + longest)
+    // the last one that leaves enough for the next piece
+    const stud = within.filter((s) => to - s >= LEAST_REST).at(-1) ?? within.at(-1)
     const next = stud ?? at + longest
     pieces.push({ from: at, to: next })
     at = next
