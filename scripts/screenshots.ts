@@ -69,13 +69,12 @@ async function desk(browser: Browser, address: string) {
   await take('wall')
   await page.goto('/holders/compare?a=net-store-caulking&b=net-store-mauls')
   await take('compare')
-  for (const [holder, name] of [
-    ['saws', 'saw-rest'],
-    ['mauls', 'twin-rail'],
-  ] as const) {
-    await page.goto(`/holders/net-store-${holder}`)
-    await take(name)
-  }
+  await page.goto('/wall')
+  await page.getByLabel('bevelled strips').check()
+  await page.getByLabel('How wide').fill('400')
+  await page.getByLabel('How high, with its tools').fill('250')
+  await take('wall-strips')
+  await page.keyboard.press('Control+z')
   await page.goto('/holders/net-store-planes')
   await page.getByRole('button', { name: 'Solid' }).click()
   await page.locator('[data-test=weight]').waitFor()
@@ -96,6 +95,47 @@ async function desk(browser: Browser, address: string) {
   await page.locator('[data-test=stick]').waitFor()
   await page.getByRole('link', { name: 'Bench sheet' }).click()
   await take('bench-sheet')
+}
+
+/** Forms that the samples have no holder of, each with sample tools. */
+const FORMS: [form: string, name: string, tools: string[], choices: Record<string, string>][] = [
+  ['comb', 'Comb', ['clamp-600', 'clamp-900', 'clamp-600', 'deck-brush'], {}],
+  ['collar-toe', 'Collar and toe', ['chisel-18', 'chisel-25', 'deck-brush'], {}],
+  ['magnet-ledge', 'Magnet ledge', ['forstner-20', 'forstner-25', 'forstner-35'], { tilt: '20' }],
+  ['socket-block', 'Socket block on steps', ['chisel-6', 'chisel-12', 'chisel-18', 'knife'], { rows: '2', stand: 'stepped', tilt: '10' }], // prettier-ignore
+  ['finger-rail', 'Finger rail on brackets', ['caulking-long', 'caulking-short', 'reefing', 'joiner'], { support: '3', layers: '2' }], // prettier-ignore
+  ['berth', 'Berth, its front raised', ['block-low', 'block-small', 'shave-flat'], { tilt: '10' }],
+]
+
+/** Several forms as solids in one picture. */
+async function forms(browser: Browser, address: string) {
+  const page = await browser.newPage({ viewport: { width: 1000, height: 760 }, baseURL: address })
+  const shots: { name: string; picture: string }[] = []
+  for (const [form, name, tools, choices] of FORMS) {
+    const id = `picture-${form}`
+    const seats = tools.map((t, i) => ({ id: `s${i}`, tool: `net-store-${t}`, turn: 0 }))
+    const body = JSON.stringify({ id, shop: 'net-store', name, form, seats, choices, version: 0 })
+    await fetch(`${address}/api/holders/${id}`, {
+      method: 'PUT',
+      headers: { 'content-type': 'application/json' },
+      body,
+    })
+    await page.goto(`/holders/${id}`)
+    const solid = page.getByRole('button', { name: 'Solid', exact: true })
+    try {
+      await solid.click({ timeout: 10_000 })
+      await page.locator('[data-test=ways-out]').waitFor({ timeout: 10_000 })
+    } catch {
+      console.log(`${name}: ${(await page.locator('body').innerText()).slice(0, 900)}`)
+      continue
+    }
+    await settle(page)
+    shots.push({ name, picture: (await page.locator('[data-test=solid]').screenshot()).toString('base64') })
+  }
+  const cell = ({ name, picture }: (typeof shots)[number]) => `<figure><img src="data:image/png;base64,${picture}"><figcaption>${name}</figcaption></figure>` // prettier-ignore
+  await page.setViewportSize({ width: 1280, height: 800 })
+  await page.setContent(`<style>body{margin:0;display:grid;grid-template-columns:repeat(3,1fr);gap:8px;background:#f3efe4;font:20px serif}figure{margin:0;text-align:center}img{width:100%;height:350px;object-fit:cover}</style>${shots.map(cell).join('')}`) // prettier-ignore
+  await page.screenshot({ path: into('forms') })
 }
 
 /** The first page of a template, as it comes out of a printer. */
@@ -124,6 +164,7 @@ async function main() {
   const browser = await chromium.launch({ executablePath: find('chromium') ?? undefined, args: ['--no-sandbox'] })
   try {
     await desk(browser, service.address)
+    await forms(browser, service.address)
     const phone = await browser.newPage({ viewport: { width: 390, height: 844 } })
     await phone.goto(`${service.address}/bench/net-store-mauls`)
     await phone.getByRole('button', { name: 'All steps' }).click()

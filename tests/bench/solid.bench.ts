@@ -3,6 +3,7 @@ import { bench, describe } from 'vitest'
 import { design } from '#core/choose/design'
 import { collisions, partSolids } from '#core/solid/collisions'
 import { solidScene } from '#core/solid/scene'
+import { takenOut } from '#core/solid/taking'
 import { mallet, railOf } from '../core/samples'
 
 const kernel = await Module()
@@ -25,5 +26,6 @@ describe('solids of a holder of twelve parts', () => {
     }
   })
   bench('collisions', () => void collisions(kernel, parts))
+  bench('ways out', () => void takenOut(kernel, model!, input.tools, parts))
   bench('solids, collisions, meshes', () => void solidScene(kernel, model!, input.tools, input.shop))
 })

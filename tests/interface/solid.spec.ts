@@ -61,12 +61,8 @@ test('a berth leans between cheeks, and is drawn and built so', async ({ page, s
   await send('POST', '/api/tools', { id: `${id}-p`, shop: id, name: 'Block plane', kind: 'plane', measures: { soleLength: 160, soleWidth: 42, height: 55 } }) // prettier-ignore
   await send('POST', '/api/holders', { id: `${id}-b`, shop: id, name: 'Planes', form: 'berth', seats: [{ id: 's', tool: `${id}-p`, turn: 0 }], choices: {} }) // prettier-ignore
   await page.goto(`/holders/${id}-b`)
-  await page
-    .getByRole('radio', { name: /^10°/ })
-    .or(page.getByText('10°', { exact: true }))
-    .first()
-    .click()
+  await page.getByText('10°', { exact: true }).click()
   await expect(page.getByText('From the side')).toBeVisible()
   await page.getByRole('link', { name: 'Bench sheet' }).click()
-  await expect(page.getByText(/Left cheek/).first()).toBeVisible()
+  await expect(page.getByRole('row', { name: /^Left cheek/ }).first()).toBeVisible()
 })
