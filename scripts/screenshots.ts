@@ -73,6 +73,7 @@ async function desk(browser: Browser, address: string) {
   await page.getByLabel('bevelled strips').check()
   await page.getByLabel('How wide').fill('400')
   await page.getByLabel('How high, with its tools').fill('250')
+  await page.evaluate(() => window.scrollTo(0, 0))
   await take('wall-strips')
   await page.keyboard.press('Control+z')
   await page.goto('/holders/net-store-planes')
@@ -129,6 +130,7 @@ async function forms(browser: Browser, address: string) {
       console.log(`${name}: ${(await page.locator('body').innerText()).slice(0, 900)}`)
       continue
     }
+    await page.addStyleTag({ content: '.told, .controls { visibility: hidden }' })
     await settle(page)
     shots.push({ name, picture: (await page.locator('[data-test=solid]').screenshot()).toString('base64') })
   }
