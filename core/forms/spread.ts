@@ -31,6 +31,7 @@ export interface Ends {
  * trail as `x:SEAT`, the whole as `length`; `gap` and `margin` must be there.
  * @param spots in order from the datum end, at least one
  * @param end what stands outside the margin at either end
+ * @param suffix of the ids of length and pitch, where there are several rows
  * @returns mm
  */
 export function spreadSpots(
@@ -38,6 +39,7 @@ export function spreadSpots(
   spots: readonly Spot[],
   even: boolean,
   end: Ends | null = null,
+  suffix = '',
 ): { centres: number[]; length: number } {
   const { value: gap } = trail.get('gap')
   const { value: margin } = trail.get('margin')
@@ -47,7 +49,9 @@ export function spreadSpots(
   if (widest) {
     const { a, b, apart } = widest
     const formula = `{${a.ids.right}} + {gap} + {${b.ids.left}}`
-    trail.derive('pitch', 'Even pitch', apart, pitchRule, formula, { note: `between ${a.place} and ${b.place}` })
+    trail.derive(`pitch${suffix}`, 'Even pitch', apart, pitchRule, formula, {
+      note: `between ${a.place} and ${b.place}`,
+    })
   }
   const centres: number[] = []
   spots.forEach((s, i) => {
@@ -55,13 +59,13 @@ export function spreadSpots(
     const value = before
       ? centres[i - 1]! + (widest?.apart ?? pairs[i - 1]!.apart)
       : (end?.value ?? 0) + margin + s.left
-    const step = before && (widest ? '{pitch}' : `{${before.ids.right}} + {gap} + {${s.ids.left}}`)
+    const step = before && (widest ? `{pitch${suffix}}` : `{${before.ids.right}} + {gap} + {${s.ids.left}}`)
     const formula = before ? `{x:${before.seat}} + ${step}` : `${outside}{margin} + {${s.ids.left}}`
     centres.push(trail.derive(`x:${s.seat}`, `Centre ${s.place} from the datum end`, value, centreRule, formula))
   })
   const last = spots.at(-1)!
   const length = trail.derive(
-    'length',
+    `length${suffix}`,
     'Length',
     centres.at(-1)! + last.right + margin + (end?.value ?? 0),
     lengthRule,

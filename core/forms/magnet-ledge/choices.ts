@@ -15,6 +15,18 @@ export const choices: readonly Choice[] = [
       { value: 'most', label: 'all alike', when: 'under every tool as many as the heaviest takes: they can swap' },
     ],
   },
+  {
+    key: 'rows',
+    label: 'Ledges',
+    about: 'One over the other; the tools fill them in their order.',
+    type: 'option',
+    usual: '1',
+    values: [
+      { value: '1', label: '1', when: 'everything in one line' },
+      { value: '2', label: '2', when: 'half as long' },
+      { value: '3', label: '3', when: 'a case for a whole set' },
+    ],
+  },
   tiltQuestion('How far the ledge leans back, between two cheeks.', {
     '0': 'upright: friction alone holds',
     '10': 'a little of the weight lies on the ledge',

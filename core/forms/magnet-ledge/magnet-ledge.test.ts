@@ -76,3 +76,29 @@ describe('a magnet ledge', () => {
     expect(ledge([{ ...plainTool('m', 'case', 'Box'), measures: { length: 100, width: 50, height: 40 } }]).model).toBeNull() // prettier-ignore
   })
 })
+
+describe('several ledges in a case', () => {
+  const tools = [drill('a', 0.05), drill('b', 0.06), drill('c', 0.04), key]
+  it('stand one over the other so that what hangs from one clears what stands on the next', () => {
+    const { model, working } = ledge(tools, { rows: '2', tilt: '20' })
+    const ledges = model!.boards.filter((b) => b.role === 'bar')
+    expect(ledges.map((b) => b.id)).toEqual(['ledge-1', 'ledge-2'])
+    expect(model!.seats.map((s) => s.board)).toEqual(['ledge-1', 'ledge-1', 'ledge-2', 'ledge-2'])
+    const step = working.find((f) => f.id === 'rowPitch')!.value
+    expect(ledges[0]!.placement.at.z - ledges[1]!.placement.at.z).toBeCloseTo(step)
+    // 60 of a drill hangs below the middle of its discs, 60 stands above
+    expect(step).toBeGreaterThanOrEqual(60 + 60 + 25)
+    const [left, back] = ['left', 'back'].map((id) => boardBox(model!.boards.find((b) => b.id === id)!))
+    for (const b of ledges) {
+      const box = boardBox(b)
+      for (const axis of ['y', 'z'] as const) {
+        expect(box[axis][0]).toBeGreaterThanOrEqual(left![axis][0] - 1e-9)
+        expect(box[axis][1]).toBeLessThanOrEqual(left![axis][1] + 1e-9)
+      }
+    }
+    expect(back!.z[1] - back!.z[0]).toBeCloseTo(step + working.find((f) => f.id === 'height')!.value)
+  })
+
+  it('have one ledge where there are no more tools', () =>
+    expect(ledge([key], { rows: '3' }).model!.boards.filter((b) => b.role === 'bar')).toHaveLength(1))
+})

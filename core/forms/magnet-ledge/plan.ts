@@ -1,21 +1,21 @@
 import { boredBy, chooseBit } from '../../fit/bore'
 import { circle } from '../../geometry/outline'
-import { MODEL_VERSION, type Board, type Opening, type Seat } from '../../model/model'
-import type { Bit, Stock } from '../../shop/shop'
+import { MODEL_VERSION, type Board, type Joint, type Opening, type Seat } from '../../model/model'
+import type { Bit } from '../../shop/shop'
 import { formatLength } from '../../units/format-length'
 import { LARGEST_SIZE } from '../../units/length'
 import { Trail } from '../../working/trail'
 import { holeOf } from '../bit-hole'
-import { lengthOf, optionOf, settingOf } from '../choice-value'
+import { lengthOf, settingOf } from '../choice-value'
 import type { Plan, PlanInput, PlannedModel, Refusal } from '../form'
 import { plainBoard } from '../plain-board'
-import { spreadSpots } from '../spread'
 import { NO_STOCK, stocksFor } from '../stocks'
 import { tiltOf } from '../tilting'
 import { choices } from './choices'
 import { heldBy, type Held } from './held'
 import { leanBack } from './lean-back'
-import { depthRule, discRule, heightRule, holeRule, lineRule, pitchRule } from './rules'
+import { ledgeRows, ledgesDown, type LedgeRow } from './rows'
+import { backHighRule, depthRule, discRule, heightRule, holeRule, lineRule, pitchRule } from './rules'
 
 /** Plans a magnet ledge: an upright board with discs sunk from behind, on a back or between two cheeks. */
 export function planMagnetLedge(input: PlanInput): Plan {
@@ -53,42 +53,54 @@ export function planMagnetLedge(input: PlanInput): Plan {
   }
   lengthOf(choices, input, trail, 'gap')
   lengthOf(choices, input, trail, 'margin')
-  const { centres, length } = spreadSpots(trail, held, optionOf(choices, input, 'pitch') === 'even')
+  const { rows: laid, length } = ledgeRows(input, trail, held)
   if (length > LARGEST_SIZE)
     return refuse(...refusals, { id: 'too long', says: `The ledge would be ${formatLength(length, shop)} long. Split the tools over several holders.` }) // prettier-ignore
   const most = held.reduce((a, b) => (b.discs > a.discs ? b : a))
   const height = trail.derive('height', 'Ledge height', (most.discs - 1) * pitch + hole + 2 * edge, heightRule, `({${most.ids.discs}} − 1) × {discPitch} + {discHole} + 2 × {web}`, { print: 'up', note: most.tool.name }) // prettier-ignore
   const line = trail.derive('line', 'Lower edge to the middle of the discs', height / 2, lineRule, '{height} / 2')
-  const clash = clashing(held, centres, { hole, length })
+  const rows = ledgesDown(trail, laid)
+  const clash = rows.map((row) => clashing(row.held, row.centres, { hole, length })).find((c) => c !== null)
   if (clash) return refuse(...refusals, clash)
 
-  const openings = held.flatMap((h, i) => column(trail, h, { x: centres[i]!, line, pitch, hole, depth, bit }))
-  const board = (stock: Stock, id: 'ledge' | 'back', name: string, y: number, more: Partial<Board> = {}): Board =>
-    plainBoard(stock, {
+  const ledge = ({ held: own, centres, id, name, down }: LedgeRow): Board =>
+    plainBoard(stocks.ledge, {
       id,
       name,
-      role: id === 'ledge' ? 'bar' : 'back',
+      role: 'bar',
       length,
       width: height,
-      placement: { lies: 'upright', at: { x: 0, y, z: -line } },
-      figures: { length: 'length', width: 'height', thickness: `thickness:${id}` },
-      ...more,
+      openings: own.flatMap((h, i) => column(trail, h, { x: centres[i]!, line, pitch, hole, depth, bit })),
+      placement: { lies: 'upright', at: { x: 0, y: stocks.back.thickness, z: -line - down } },
+      figures: { length: 'length', width: 'height', thickness: 'thickness:ledge' },
     })
+  const ledges = rows.map(ledge)
+  const lowest = rows.at(-1)!.down
+  if (rows.length > 1) trail.derive('backHigh', 'Height of the back', height + lowest, backHighRule, `{height} + ${rows.length - 1} × {rowPitch}`) // prettier-ignore
+  const back = plainBoard(stocks.back, {
+    id: 'back',
+    name: 'Back',
+    role: 'back',
+    length,
+    width: height + lowest,
+    placement: { lies: 'upright', at: { x: 0, y: 0, z: -line - lowest } },
+    figures: { length: 'length', width: rows.length > 1 ? 'backHigh' : 'height', thickness: 'thickness:back' },
+  })
   const tb = stocks.back.thickness
-  const count = openings.length
+  const count = ledges.reduce((sum, b) => sum + b.openings.length, 0)
   const level: PlannedModel = {
     version: MODEL_VERSION,
     form: 'magnet-ledge',
     name: input.holder.name,
-    boards: [board(stocks.ledge, 'ledge', 'Ledge', tb, { openings }), board(stocks.back, 'back', 'Back', 0)],
+    boards: [...ledges, back],
     rods: [],
     bought: [{ id: 'discs', name: magnet.name, toBuy: magnet.toBuy, count, seats: held.map((h) => h.order.id) }], // prettier-ignore
     reach: { value: tb + thick, formula: '{thickness:back} + {thickness:ledge}' },
-    joints: [{ order: 1, parts: ['back', 'ledge'], glued: true, by: 'screws', fixing: 'The discs in their holes first, all the same way up, with a drop of epoxy; then glue, and screws from behind through the back into the ledge, clear of the discs' }], // prettier-ignore
+    joints: ledges.map((l, i): Joint => ({ order: i + 1, parts: ['back', l.id], glued: true, by: 'screws', fixing: 'The discs in their holes first, all the same way up, with a drop of epoxy; then glue, and screws from behind through the back into the ledge, clear of the discs' })), // prettier-ignore
     fasteners: [],
-    seats: held.map((h, i) => seat(h, centres[i]!, tb + thick)),
+    seats: rows.flatMap((row) => row.held.map((h, i) => seat(h, row, row.centres[i]!, tb + thick))),
   }
-  return { trail, refusals, model: tilt === 0 ? level : leanBack(trail, level, held, tilt) }
+  return { trail, refusals, model: tilt === 0 ? level : leanBack(trail, level, rows, tilt) }
 }
 
 /** The discs under one tool, one over the other about the line. */
@@ -122,15 +134,15 @@ function column(
   })
 }
 
-const seat = (h: Held, x: number, face: number): Seat => ({
+const seat = (h: Held, row: LedgeRow, x: number, face: number): Seat => ({
   id: h.order.id,
   tool: h.tool.id,
   name: h.tool.name,
   place: h.place,
   turn: 0,
-  board: 'ledge',
+  board: row.id,
   opening: `disc-${h.order.id}-1`,
-  at: { x: x + h.envelope.origin.x, y: face + h.envelope.origin.y, z: h.envelope.origin.z },
+  at: { x: x + h.envelope.origin.x, y: face + h.envelope.origin.y, z: h.envelope.origin.z - row.down },
   extent: { left: h.left + h.envelope.origin.x, right: h.right - h.envelope.origin.x, front: h.thick - h.envelope.origin.y, back: h.envelope.origin.y }, // prettier-ignore
   rests: 'magnet',
   sharp: false,

@@ -19,6 +19,12 @@ export const countRule = rule(
 export const mostRule = rule('most', 'Discs all alike: as many as the tool takes that needs most.')
 export const thickRule = rule('thick', 'How thick the tool lies on the ledge.')
 export const extentRule = rule('extent', 'How far the tool reaches from the middle of its discs, as it hangs.')
+export const longestRule = rule('longest', 'As long as the longest of its ledges.')
+export const rowPitchRule = rule(
+  'row-pitch',
+  'From ledge to ledge: what hangs down from the upper one, what stands up from the lower one, and the gap.',
+)
+export const backHighRule = rule('back-high', 'The back reaches over all ledges.')
 export const heightRule = rule('height', 'A column of discs with wood between them and at both edges.')
 export const depthRule = rule('depth', 'A disc’s hole is bored from behind and leaves the cover.')
 export const holeRule = rule('hole', 'A disc and its glue have room in the hole.')
