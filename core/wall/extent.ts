@@ -24,6 +24,8 @@ export interface WallPiece {
   screws: number[]
   /** from the lower left corner up to the lower edge of its strip's wide face, mm; null where it has no strip */
   hook: number | null
+  /** hooks over its strip and under it, so that it goes on and off sideways only */
+  slides?: boolean
   /** room above that lifting off or out wants, mm */
   above: number
   /** how often it is used: the most used of its tools, 0 rarely to 3 daily */
@@ -51,6 +53,7 @@ export function wallPiece({ model, input }: Design): WallPiece | null {
     mass: weights(model, input.shop, input.tools).loaded?.mass ?? null,
     screws: model.fasteners.filter((f) => f.into === null).map((f) => f.at.x - minX),
     hook: strip ? strip.placement.at.z - minY : null,
+    slides: model.boards.some((b) => b.role === 'foot' && b.name === 'Keeper'),
     above: Math.max(HAND, lift),
     use: Math.max(0, ...uses),
   }

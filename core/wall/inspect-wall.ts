@@ -3,6 +3,7 @@ import type { Shop } from '../shop/shop'
 import { formatLength } from '../units/format-length'
 import { formatMass, massUnitFor } from '../units/mass'
 import { at, meets, type WallPiece } from './extent'
+import { freeBetween } from './backing/stretches'
 import { IN_STUD, keepOuts, placedOn, roomOf, studsHit, type Placed } from './may-hang'
 import { heightsFor, rowAt, rowsOn, type Row } from './strips'
 import type { Wall } from './wall'
@@ -27,6 +28,7 @@ export function inspectWall(wall: Wall, pieces: readonly WallPiece[], shop: Shop
       ...covers(wall, p, shop),
       ...tooHigh(p, shop),
       ...misses(wall, p, shop),
+      ...sticksOn(wall, rows, placed, p, shop),
     ]),
     ...meeting(placed),
   ]
@@ -92,6 +94,25 @@ function misses(wall: Wall, { hung, piece }: Placed, shop: Shop): WallVerdict[] 
   const move = better === undefined ? 'Screws may be moved along the back to meet them.' : `${formatLength(Math.abs(better), shop)} to the ${better > 0 ? 'right' : 'left'} it meets ${studsHit(wall, piece, hung.x + better).length}.` // prettier-ignore
   const says = hit.length === 0 ? `No screw of ${piece.name} meets a stud within ${formatLength(IN_STUD, shop)}. ${move}` : `${piece.name} is in one stud only. ${move}` // prettier-ignore
   return [{ id: `studs:${piece.holder}`, level: hit.length === 0 ? 'stop' : 'watch', holders: [piece.holder], says }]
+}
+
+/** What hooks under its strip too is slid on from an end of it: its whole length has to be free beside one. */
+function sticksOn(wall: Wall, rows: readonly Row[], placed: readonly Placed[], p: Placed, shop: Shop): WallVerdict[] {
+  const row = p.piece.slides ? rowAt(rows, p.piece, p.hung.z, shop) : null
+  if (row === null) return []
+  const { low, high } = rows[row - 1]!
+  const own = at(p.piece.all, p.hung.x, p.hung.z)
+  const long = own.x1 - own.x0
+  const middle = (own.x0 + own.x1) / 2
+  const stretch = freeBetween(wall, low, high, () => 0).find((s) => s.from <= middle && s.to >= middle)
+  if (!stretch) return []
+  const free = (from: number, to: number): boolean =>
+    from >= -1e-6 &&
+    to <= wall.width + 1e-6 &&
+    placed.every((o) => o === p || !meets(at(o.piece.all, o.hung.x, o.hung.z), { ...own, x0: from, x1: to })) &&
+    wall.things.every((t) => !meets({ x0: t.x, x1: t.x + t.width, z0: t.z, z1: t.z + t.height }, { ...own, x0: from, x1: to })) // prettier-ignore
+  if (free(stretch.from - long, own.x0) || free(own.x1, stretch.to + long)) return []
+  return [{ id: `slides:${p.piece.holder}`, level: 'watch', holders: [p.piece.holder], says: `${p.piece.name} hooks over and under its strip and is slid on from an end, but neither end of strip ${row} has its length free: a foot and a lock slat hold it as well, and it lifts off.` }] // prettier-ignore
 }
 
 function meeting(placed: readonly Placed[]): WallVerdict[] {

@@ -17,6 +17,8 @@ import { wallLoads } from '#core/wall/loads'
 import { mayHang, keepOuts } from '#core/wall/may-hang'
 import { roomFor } from '#core/wall/room-left'
 import { studsFrom, type Hit } from '#core/wall/stud-finder'
+import { inspectWall } from '#core/wall/inspect-wall'
+import { heightsFor, rowsOn } from '#core/wall/strips'
 import { newWall, THING_KINDS, type Wall } from '#core/wall/wall'
 import { mallet, railOf, threeMallets } from './samples'
 
@@ -227,5 +229,24 @@ describe('the files of a wall', () => {
   it('tell where each hangs', () => {
     const [, line] = positionsCsv(wall, designs, shop).split('\n')
     expect(line!.split(',')[1]).toBe('1500')
+  })
+})
+
+describe('what hooks over and under its strip', () => {
+  it('wants its length free beside an end of the strip', () => {
+    const d = design(railOf(threeMallets(), { hung: 'clip', backHeight: 260 }))
+    const piece = wallPiece(d)!
+    expect(piece.slides).toBe(true)
+    const hangs = (wall: Wall) => {
+      const [z] = heightsFor(rowsOn(wall, shop), piece, shop)
+      return inspectWall({ ...wall, hung: [{ holder: 'h1', x: 1500, z: z!, fixed: false }] }, [piece], shop).map(
+        (v) => v.id,
+      )
+    }
+    // strips from corner to corner have no free end
+    expect(hangs(strips)).toContain('slides:h1')
+    // a window beside it ends the strip, but nothing hangs there: the end is not free either
+    const cut = { ...strips, things: [{ id: 'w', kind: 'window' as const, name: '', x: 2600, z: 600, width: 600, height: 400 }] } // prettier-ignore
+    expect(hangs(cut)).toContain('slides:h1')
   })
 })

@@ -1,4 +1,4 @@
-import { inject, describe, expect, it } from 'vitest'
+import { beforeAll, describe, expect, inject, it } from 'vitest'
 import { aTool, api, newShop } from './api'
 
 /** A holder of one mallet in a shop of its own. */
@@ -52,5 +52,41 @@ describe('work that is ticked off', () => {
     expect((await api('GET', `/api/works?shop=${shop}`)).body).toHaveLength(1)
     const wrong = await api('POST', '/api/works', { shop, name: 'x', ticks: { ease: { at: 'noon', done: true } } })
     expect([wrong.status, wrong.body.errors[0].field]).toEqual([400, 'ticks'])
+  })
+})
+
+describe('a wall', { timeout: 60000 }, () => {
+  const wall = { id: '', shop: '', name: 'North wall', width: 3000, height: 2300, studs: [600, 1200, 1800, 2400], corners: { left: [0, 3, 6], right: [0, 0, 0] } } // prettier-ignore
+
+  beforeAll(async () => {
+    wall.shop = await newShop()
+    wall.id = `${wall.shop}-wall`
+  })
+
+  it('is taken along with its sheets, what hangs on it, and where', async () => {
+    expect((await api('POST', '/api/walls', wall)).status).toBe(201)
+    const { body } = await api('GET', `/api/walls/${wall.id}/files`)
+    expect(body.files).toEqual(expect.arrayContaining(['wall.svg', 'wall.dxf', 'locating.pdf', 'positions.csv', 'dossier.pdf', 'sheet-1.svg'])) // prettier-ignore
+    for (const file of body.files as string[]) {
+      const answer = await fetch(`${inject('address')}/api/walls/${wall.id}/files/${file}`)
+      expect(`${file} ${answer.status}`).toBe(`${file} 200`)
+      expect((await answer.arrayBuffer()).byteLength).toBeGreaterThan(40)
+    }
+    expect((await api('GET', `/api/walls/${wall.id}/files/nothing.svg`)).status).toBe(404)
+    expect((await api('GET', '/api/tools/x/files')).status).toBe(404)
+  })
+
+  it('refuses corners that can’t be, in the shop’s words', async () => {
+    const wrong = await api('POST', '/api/walls', { ...wall, id: `${wall.shop}-wrong`, corners: { left: [0, 1], right: [0, 0, 0] } }) // prettier-ignore
+    expect(wrong.status).toBe(400)
+    expect(JSON.stringify(wrong.body)).toContain('corners are')
+  })
+
+  it('is walked along with the finder, each pass another one', async () => {
+    const [a, b] = [await api('POST', '/api/finder', { wall: wall.id, anew: true }), await api('POST', '/api/finder', { wall: wall.id })] // prettier-ignore
+    expect([a.status, b.status, a.body.pass, b.body.pass]).toEqual([200, 200, 1, 2])
+    expect(a.body.hits).not.toEqual(b.body.hits)
+    expect((await api('POST', '/api/finder', { wall: 'nowhere' })).status).toBe(404)
+    expect((await api('POST', '/api/finder', {})).status).toBe(400)
   })
 })
