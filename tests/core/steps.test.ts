@@ -16,6 +16,11 @@ import type { PlanInput } from '#core/forms/form'
 import type { HolderModel } from '#core/model/model'
 import { boardBox, rodBox } from '#core/model/standing'
 import { usualShop } from '#core/shop/usual'
+import { plainTool } from '#core/footprint/tool'
+import { formatLength, gridStep } from '#core/units/format-length'
+import { toGrid } from '#core/units/grid'
+import { wallDesign } from '#core/wall/backing/wall-model'
+import { newWall } from '#core/wall/wall'
 import { anyHolder } from './any-holder'
 
 /** How a holder's pieces are cut, after a short search. */
@@ -198,3 +203,29 @@ describe('the machine for it', () => {
 })
 
 it('names the layers of a board one by one', () => expect(cutOf('rail', 2)).toBe('cut:rail#2'))
+
+describe('parts that lean', () => {
+  it('are marked on what they stand against by both ends of their line', () => {
+    const plane = { ...plainTool('p', 'plane', 'Plane'), measures: { soleLength: 160, soleWidth: 42, height: 55 } }
+    const input = { shop: usualShop(), tools: new Map([['p', plane]]), holder: { id: 'h', name: 'Planes', form: 'berth', seats: [{ id: 's', tool: 'p', turn: 0 as const }], choices: { tilt: '10' } } } // prettier-ignore
+    const model = design(input).model!
+    const { steps } = benchSteps({ model, shop: input.shop, cuts: [] }, 'h')
+    const says = steps.find((s) => s.id === 'mark:left')!.says.join(' ')
+    const [shelf, cheek] = ['shelf', 'left'].map((id) => model.boards.find((b) => b.id === id)!)
+    const { at } = shelf!.placement
+    const [s, c] = [Math.sin(Math.PI / 18), Math.cos(Math.PI / 18)]
+    // the shelf's lower edge, turned about its upper back edge, seen from the cheek's lower back corner
+    const end = (y: number) => [at.y + c * y + s * shelf!.thickness - cheek!.placement.at.y, at.z + s * y - c * shelf!.thickness - cheek!.placement.at.z] // prettier-ignore
+    const printed = (v: number) => formatLength(toGrid(v, gridStep(input.shop)), input.shop)
+    for (const [x, y] of [end(0), end(shelf!.width)]) expect(says).toContain(`${printed(x!)} from the datum end and ${printed(y!)} from the lower edge`) // prettier-ignore
+    expect(says).toContain('leans by 10°')
+  })
+
+  it('have all bevels of one size ripped in one set-up', () => {
+    const wall = wallDesign({ ...newWall('w', 'mm'), holds: 'strips' }, usualShop())
+    const { steps } = benchSteps({ model: wall.model!, shop: usualShop(), cuts: [] }, 'w')
+    expect(steps.filter((s) => s.kind === 'bevel')).toHaveLength(1)
+    expect(steps.filter((s) => s.kind === 'mark')).toHaveLength(1)
+    expect(steps.find((s) => s.kind === 'bevel')!.parts).toHaveLength(wall.model!.boards.length)
+  })
+})

@@ -1,6 +1,6 @@
 import { PAIR } from '../../cutting/from-holders'
 import { drawnWidth, type SheetCuts } from '../../cutting/sheets-used'
-import type { HolderModel } from '../../model/model'
+import type { Board, HolderModel } from '../../model/model'
 import type { Shop } from '../../shop/shop'
 import { usualGlue } from '../../shop/usual-choice'
 import { formatLength } from '../../units/format-length'
@@ -174,18 +174,29 @@ function bySize(shop: Shop, stockId: string, pieces: ReturnType<typeof wanted>):
   })
 }
 
+/** Boards with the same bevel on the same width and thickness: one set-up of the saw. */
+function alikeBevels(boards: readonly Board[]): Board[][] {
+  const groups = new Map<string, Board[]>()
+  for (const b of boards.filter((x) => x.bevel)) {
+    const key = `${b.bevel!.tilt} ${b.width.toFixed(2)} ${b.thickness}`
+    groups.set(key, [...(groups.get(key) ?? []), b])
+  }
+  return [...groups.values()]
+}
+
 /** Strips ripped at their bevel, and layers glued up. */
 export function blankSteps({ model, shop }: Bench): Step[] {
-  const bevels = model.boards.flatMap((b): Step[] => {
-    if (!b.bevel) return []
-    const { tilt } = b.bevel
+  const bevels = alikeBevels(model.boards).flatMap((alike): Step[] => {
+    const b = alike.reduce((most, x) => (x.length > most.length ? x : most))
+    const { tilt } = b.bevel!
     const saw = sawFor(shop, 'rip', { long: b.length, fence: b.width, thickness: b.thickness, tilt })
+    const ids = alike.map((x) => x.id)
     return [
       step({
-        id: `bevel:${b.id}`,
+        id: `bevel:${alike[0]!.id}`,
         kind: 'bevel',
-        title: `Rip the bevel of the ${b.name.toLowerCase()}`,
-        parts: [b.id],
+        title: alike.length === 1 ? `Rip the bevel of the ${b.name.toLowerCase()}` : `Rip the bevels of ${fewNames(alike.map((x) => lower(x.name)))}`, // prettier-ignore
+        parts: ids,
         settings: [
           { label: 'Saw', value: saw?.name ?? NO_SAW },
           { label: 'Tilt', value: formatAngle(tilt) },
@@ -198,9 +209,9 @@ export function blankSteps({ model, shop }: Bench): Step[] {
           `Flatten the sharp edge by ${formatLength(shop.settings.stripFlat, shop)}, so that dust below it does not hold it off.`,
         ],
         cautions: [`${RIPPING} The bevel leaves an edge that cuts: gloves off at the saw, and flatten it at once.`],
-        makes: [bevelOf(b.id)],
-        wants: wants(cutOf(b.id, 1)),
-        minutes: MINUTES.bevel,
+        makes: ids.map(bevelOf),
+        wants: wants(...ids.map((id) => cutOf(id, 1))),
+        minutes: MINUTES.setUp + MINUTES.bevel * alike.length,
         show: { look: 'side', boards: [b.id] },
       }),
     ]

@@ -1,8 +1,10 @@
-import { contactOf, onBoard, axesOf } from '../../model/contact'
-import { openingRows, type Board } from '../../model/model'
+import { contactOf, onBoard, axesOf, type Contact } from '../../model/contact'
+import { openingRows, WALL_FORM, type Board } from '../../model/model'
 import { blankFeatures, markOf } from './features'
 import { step, wantsDry, type Bench, type Step } from './step'
+import { tipped } from '../../model/tilt'
 import { formatAngle } from '../../units/angle'
+import { formatLength } from '../../units/format-length'
 import { MINUTES } from './times'
 import { lower, running } from './words'
 
@@ -22,6 +24,8 @@ const EDGE: Record<Board['placement']['lies'], string> = {
 
 /** Marking: a step for each board that is drilled, sawn, or screwed through. */
 export function markSteps({ model, shop }: Bench): Step[] {
+  const strips = model.form === WALL_FORM ? model.boards.filter((b) => b.bevel) : []
+  if (strips.length > 0) return [stripMarks(model, strips, shop)]
   return model.boards.flatMap((board): Step[] => {
     const screws = screwLines(model, board, shop)
     const places = placeLines(model, board, shop)
@@ -55,6 +59,26 @@ export function markSteps({ model, shop }: Bench): Step[] {
   })
 }
 
+/** The strips of a wall: all marked in one go, each by its screws. */
+function stripMarks(model: Bench['model'], strips: readonly Board[], shop: Bench['shop']): Step {
+  const screwsOf = (b: Board): number[] => model.fasteners.filter((f) => f.through === b.id).map((f) => f.at.x - b.placement.at.x).sort((p, q) => p - q) // prettier-ignore
+  const [one] = model.fasteners
+  return step({
+    id: 'mark:strips',
+    kind: 'mark',
+    title: 'Mark the screws on the strips',
+    parts: strips.map((b) => b.id),
+    settings: one ? [{ label: 'From the lower edge', value: running([one.at.z - strips.find((b) => b.id === one.through)!.placement.at.z], shop) }] : [], // prettier-ignore
+    says: [
+      'Write its number on each, with an arrow up: the wide face looks out, the bevel is up.',
+      ...strips.map((b) => `${b.name}, ${formatLength(b.length, shop)}: ${screwsOf(b).length > 0 ? `${running(screwsOf(b), shop)} from the left end` : 'no stud behind it'}.`), // prettier-ignore
+    ],
+    makes: strips.map((b) => markOf(b.id)),
+    wants: wantsDry(...strips.flatMap(blankFeatures)),
+    minutes: MINUTES.markBoard * strips.length,
+  })
+}
+
 /** Where the saw lines of sloped slots leave the front edge: running figures from the datum end. */
 function slopes(board: Board, shop: Bench['shop']): string[] {
   const sloped = board.openings.filter((o) => o.slope)
@@ -83,6 +107,24 @@ function screwLines(model: Bench['model'], board: Board, shop: Bench['shop']): s
   return [...groups.values()].map(({ to, what, xs, y }) => `${what} into ${to}: ${running(xs.sort((a, b) => a - b), shop)} from the datum end, ${running([y], shop)} from the ${edge}.`) // prettier-ignore
 }
 
+/** The line of a leaning board's lower face on what it stands against: both its ends, by the square edges. */
+function slantedLine(
+  board: Board,
+  other: Board,
+  contact: Contact,
+  tip: NonNullable<Contact['tip']>,
+  shop: Bench['shop'],
+): string {
+  // prettier-ignore
+  const low = contact.across.axis === 'z' ? contact.across.from : contact.along.from
+  const [from, to] = contact.along.axis === 'y' ? [contact.along.from, contact.along.to] : [contact.across.from, contact.across.to] // prettier-ignore
+  const at = (y: number): { x: number; y: number } =>
+    onBoard(board, tipped({ x: contact.at, y, z: low }, tip.tilt, tip.about))
+  const [a, b] = [at(from), at(to)]
+  const place = (p: { x: number; y: number }): string => `${running([p.x], shop)} from the datum end and ${running([p.y], shop)} from the ${EDGE[board.placement.lies]}` // prettier-ignore
+  return `The ${lower(other.name)} leans by ${formatAngle(Math.abs(tip.tilt))}: draw the line of its lower edge from ${place(a)} to ${place(b)}, and the upper one ${formatLength(other.placement.lies === 'upright' ? other.width : other.thickness, shop)} above it.` // prettier-ignore
+}
+
 /** Where other boards stand on this one, so that glue goes there and nowhere else. */
 function placeLines(model: Bench['model'], board: Board, shop: Bench['shop']): string[] {
   return model.joints.flatMap(({ parts }): string[] => {
@@ -90,12 +132,15 @@ function placeLines(model: Bench['model'], board: Board, shop: Bench['shop']): s
     if (parts[0] !== board.id || !other) return []
     const contact = contactOf(board, other)
     if (!contact || contact.axis !== axesOf(board).thickness) return []
+    const { tip } = contact
+    // only what leans otherwise than this board is drawn at a slant on it
+    if (tip && (board.placement.tilt ?? 0) !== tip.tilt) return [slantedLine(board, other, contact, tip, shop)]
     const corner = (end: 'from' | 'to') => {
       const p = { x: 0, y: 0, z: 0 }
       p[contact.axis] = contact.at
       p[contact.along.axis] = contact.along[end]
       p[contact.across.axis] = contact.across[end]
-      return onBoard(board, p)
+      return onBoard(board, tip ? tipped(p, tip.tilt, tip.about) : p)
     }
     const [a, b] = [corner('from'), corner('to')]
     const span = (p: number, q: number): string => running([Math.min(p, q), Math.max(p, q)], shop)

@@ -20,13 +20,13 @@ export function wallSteps(bench: Bench): Step[] {
     (a, b) => a.placement.at.z - b.placement.at.z || a.placement.at.x - b.placement.at.x,
   )
   const low = boards[0]!.placement.at.z
-  const studs = [...new Set(model.fasteners.map((f) => Math.round(f.at.x)))].sort((a, b) => a - b)
+  const studs = model.working.filter((f) => f.id.startsWith('stud:')).map((f) => f.value)
   const first = step({
     id: 'wall',
     kind: 'wall',
     title: 'Find the studs and draw a level line',
     settings: [
-      ...(studs.length > 0 ? [{ label: 'Screws at', value: running(studs, shop) }] : []),
+      ...(studs.length > 0 ? [{ label: 'Studs at', value: running(studs, shop) }] : []),
       { label: 'Level line', value: `${formatLength(low, shop)} over the floor` },
     ],
     says: [
