@@ -1,6 +1,6 @@
 import { describe, expect, it } from 'vitest'
 import { bearing, centreLine, restForward, spreadAlong, webBetween } from './layout'
-import { slopedSlot } from './sloped-slot'
+import { slopedSlot } from '../sloped-slot'
 
 const seats = [
   { left: 31, right: 31, slot: 32 },
