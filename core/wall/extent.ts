@@ -53,7 +53,7 @@ export function wallPiece({ model, input }: Design): WallPiece | null {
     mass: weights(model, input.shop, input.tools).loaded?.mass ?? null,
     screws: model.fasteners.filter((f) => f.into === null).map((f) => f.at.x - minX),
     hook: strip ? strip.placement.at.z - minY : null,
-    slides: model.boards.some((b) => b.role === 'foot' && b.name === 'Keeper'),
+    slides: strip !== undefined && input.holder.choices.hung === 'clip',
     above: Math.max(HAND, lift),
     use: Math.max(0, ...uses),
   }
