@@ -41,6 +41,9 @@ export interface MadeFile {
   content: Uint8Array | string
 }
 
+/** Nobody joins more pages than these to one template. */
+const MOST_PAGES = 80
+
 /** What is wrong with a wish for a file, in the shop's words. */
 export class NoSuchFile extends Error {}
 
@@ -87,6 +90,12 @@ export async function makeFile(name: string, design: Design, choice: FileChoice,
   return { name, type: TYPES[name.slice(name.lastIndexOf('.') + 1)]!, content }
 }
 
+/** Files that make no sense for sheets and strips as large as a wall. */
+const UNFIT_FOR_WALLS: readonly string[] = ['templates.pdf', 'test-piece.pdf']
+
+/** Names of the files that a wall can be taken along as. @param own what it is covered with */
+export const filesOfWall = (own: Design): string[] => [...WALL_FILES, ...(own.model ? filesOf(own.model).filter((f) => !UNFIT_FOR_WALLS.includes(f)) : [])] // prettier-ignore
+
 /**
  * Makes one file of a wall: of what hangs on it, or of its own sheets and strips.
  * @param designs of the holders on it, by their ids, @param own what it is covered with
@@ -104,7 +113,8 @@ export async function makeWallFile(
   if (name === 'wall.dxf') return made(wallDxf(wall, designs, shop))
   if (name === 'positions.csv') return made(positionsCsv(wall, designs, shop))
   if (name === 'locating.pdf') return made(await pdfOf(locatingPages(wall, designs, shop, choice.paper), means))
-  if (!own.model) throw new NoSuchFile(`There is no file ${name} of this wall. There are: ${WALL_FILES.join(', ')}.`)
+  if (!own.model || UNFIT_FOR_WALLS.includes(name))
+    throw new NoSuchFile(`There is no file ${name} of this wall. There are: ${WALL_FILES.join(', ')}.`)
   return makeFile(name, own, choice, means)
 }
 
@@ -117,7 +127,11 @@ async function contentOf(
 ): Promise<MadeFile['content'] | null> {
   const { shop, tools, holder } = design.input
   const cuts = () => quickCuts(shop, [{ id: holder.id, model }])
-  if (name === 'templates.pdf') return pdfOf(templatePages(model, shop, choice), means)
+  if (name === 'templates.pdf') {
+    const pages = templatePages(model, shop, choice)
+    if (pages.length > MOST_PAGES) throw new NoSuchFile(`Templates of this would take ${pages.length} pages: take a larger paper, or mark it out by the figures of the bench sheet.`) // prettier-ignore
+    return pdfOf(pages, means)
+  }
   if (name === 'test-piece.pdf') {
     const page = testPiecePage(model, shop, choice)
     if (!page) throw new NoSuchFile('No opening to try in card: nothing is bored or sawn.')

@@ -1,7 +1,13 @@
 import { design, type Design } from '#core/choose/design'
 import { filesOf } from '#core/exchange/file-names'
-import { makeFile, makeWallFile, type FileChoice, type FileMeans, type MadeFile } from '#core/exchange/files'
-import { WALL_FILES } from '#core/exchange/wall/wall-files'
+import {
+  filesOfWall,
+  makeFile,
+  makeWallFile,
+  type FileChoice,
+  type FileMeans,
+  type MadeFile,
+} from '#core/exchange/files'
 import type { Tool } from '#core/footprint/tool'
 import type { Holder } from '#core/model/holder'
 import type { Shop } from '#core/shop/shop'
@@ -34,7 +40,7 @@ export async function filesHere(kind: RecordKind, id: string): Promise<string[]>
   }
   if (kind !== 'walls') throw notFound('What was asked for')
   const { own } = await wallWorked(id)
-  return [...WALL_FILES, ...(own.model ? filesOf(own.model).filter((f) => f !== 'test-piece.pdf') : [])]
+  return filesOfWall(own)
 }
 
 /** Makes one file of a holder or a wall. @throws Problem 404, NoSuchFile */

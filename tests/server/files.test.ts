@@ -72,6 +72,9 @@ describe('a wall', { timeout: 60000 }, () => {
       expect(`${file} ${answer.status}`).toBe(`${file} 200`)
       expect((await answer.arrayBuffer()).byteLength).toBeGreaterThan(40)
     }
+    // nobody joins a wall from paper
+    expect(body.files).not.toContain('templates.pdf')
+    expect((await api('GET', `/api/walls/${wall.id}/files/templates.pdf`)).status).toBe(404)
     expect((await api('GET', `/api/walls/${wall.id}/files/nothing.svg`)).status).toBe(404)
     expect((await api('GET', '/api/tools/x/files')).status).toBe(404)
   })
