@@ -75,3 +75,8 @@ describe('a comb', () => {
   it('refuses tools too short to lie across its posts', () =>
     expect(comb([clamp('a', 60)]).refusals.map((r) => r.id)).toContain('too short'))
 })
+
+it('takes no chisel: its edge would lie beside the hand', () => {
+  const chisel = { ...plainTool('c', 'handled-blade', 'Chisel'), measures: { handleDiameter: 30, ferruleDiameter: 18, overallLength: 260, bladeLength: 140 } } // prettier-ignore
+  expect(comb([chisel]).refusals[0]!.id).toBe('kind:s-c')
+})

@@ -21,11 +21,14 @@ import { extentRule, lengthRule, turnedRule } from './rules'
 /** What posts feel of a tool that lies across them: its neck turned on its side, and how long it is. */
 export type LyingEnvelope = NeckEnvelope & { overall: Measured }
 
+/** Kinds that are long enough to lie across posts, with no edge beside a hand. */
+const LONG: readonly string[] = ['bar-clamp', 'long-handled']
+
 /** The envelope of a tool that lies along the wall; null for what has no neck, or no known length. */
 export function lyingEnvelope(tool: Tool, turn: SeatOrder['turn']): LyingEnvelope | Missing | null {
   const kind = kindOf(tool.kind)
   const neck = kind?.neck?.(tool, turn)
-  if (!neck || !kind!.fields.some((f) => f.key === 'overallLength')) return null
+  if (!neck || !LONG.includes(tool.kind)) return null
   const missing = [...('missing' in neck ? neck.missing : []), ...(tool.measures.overallLength === undefined ? ['overallLength'] : [])] // prettier-ignore
   return missing.length > 0 || 'missing' in neck
     ? { missing }
