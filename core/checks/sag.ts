@@ -36,7 +36,7 @@ export const checkSag: Check = (subject) => {
   const inertia = flatInertia(spine, rail.thickness)
   const sagOf = (s: Span): number => evenSag(GRAVITY * massOf(s), s.length, material.stiffness, inertia)
   const worst = spans.reduce((a, b) => (sagOf(b) / b.length > sagOf(a) / a.length ? b : a))
-  const at = (b: Board): string => `{bracket:${b.id.slice(8)}}`
+  const at = (b: Board): string => `{at:${b.id}}`
   const span = trail.derive('railSpan', 'Span between brackets', worst.length, spineRule, `${at(worst.to)} − ${at(worst.from)} − {${worst.from.figures.thickness}}`) // prettier-ignore
   const masses = worst.seats.map((s) => `{${s.figures.mass}}`).join(' + ')
   const sag = trail.derive('railSag', 'Sag of the rail at once', sagOf(worst), spineSagRule, `5 × (${masses}) × ${GRAVITY} × {railSpan}³ / (384 × {railStiffness} × 1000 × {spine} × {${rail.figures.thickness}}³ / 12)`, { print: 'up' }) // prettier-ignore

@@ -61,7 +61,7 @@ export function hang(plan: Plan, input: PlanInput): Plan {
   const origin = { kind: 'stock', id: stock.id, key: 'thickness' } as const
   const t = trail.given('thickness:strip', 'Thickness of the strip', stock.thickness, origin, { note: stock.name })
   const pieces = behindBack({ back, stock, way, trail, input })
-  return { ...plan, model: { ...further(model, t), boards: [...further(model, t).boards, ...pieces], joints: joints(model, back.id, pieces) } } // prettier-ignore
+  return { ...plan, model: { ...further(model, t), boards: [...further(model, t).boards, ...pieces], joints: joints(model, back.id, pieces, way) } } // prettier-ignore
 }
 
 /** The strip at the top of the back, and below it a foot, a keeper under the wall's strip, or a foot and a slat. */
@@ -131,7 +131,13 @@ const KEEPER = 'Glue, and screws through the keeper, square to the strip and so 
 const LOOSE = 'Loose: pushed in below the wall strip once the holder hangs, and out again to move it'
 
 /** Strip and foot come last: they cover the screws from behind. */
-const joints = (model: PlannedModel, back: string, pieces: readonly Board[]): PlannedModel['joints'] => {
+const joints = (
+  model: PlannedModel,
+  back: string,
+  pieces: readonly Board[],
+  way: Hanging['way'],
+): PlannedModel['joints'] => {
+  // prettier-ignore
   const last = Math.max(0, ...model.joints.map((j) => j.order))
   return [
     ...model.joints,
@@ -140,7 +146,7 @@ const joints = (model: PlannedModel, back: string, pieces: readonly Board[]): Pl
       parts: (p.role === 'slat' ? [back, p.id] : [p.id, back]) as [string, string],
       glued: p.role !== 'slat',
       by: p.role === 'slat' ? ('loose' as const) : ('screws' as const),
-      fixing: p.role === 'slat' ? LOOSE : p.name === 'Keeper' ? KEEPER : FIXED[p.role]!,
+      fixing: p.role === 'slat' ? LOOSE : p.role === 'foot' && way === 'clip' ? KEEPER : FIXED[p.role]!,
     })),
   ]
 }

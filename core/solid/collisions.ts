@@ -33,7 +33,7 @@ export interface Collision {
 }
 
 /** Less than this is a touch, mm³: faces that meet, and chords beside arcs. */
-const TOUCH = 80
+const TOUCH = 20
 
 /** Boxes that overlap by less than this only touch, mm. */
 const NEAR = 0.05

@@ -1,3 +1,4 @@
+import { GRAVITY } from '../units/gravity'
 import type { Design } from '../choose/design'
 import { gravityOf, screwDiameter, withdrawal } from '../fit/screw'
 import type { Shop } from '../shop/shop'
@@ -6,9 +7,6 @@ import { wallDesign } from './backing/wall-model'
 import { IN_STUD, placedOn } from './may-hang'
 import { heightsFor, rowsOn } from './strips'
 import type { Wall } from './wall'
-
-/** Standard gravity, m/s². */
-const GRAVITY = 9.80665
 
 /** What one length of strip carries. */
 export interface StripLoad {

@@ -84,7 +84,7 @@ function placeOf(trail: Trail, { seats, centres, length, stock }: Under, i: numb
     .sort((a, b) => Math.abs(a.x - ideal) - Math.abs(b.x - ideal))[0]
   // the outermost stand at the ends or not at all
   if (!found || ((i === 0 || i === n - 1) && Math.abs(found.x - ideal) > 1e-6)) return null
-  return trail.derive(`bracket:${i + 1}`, `Bracket ${i + 1} from the datum end`, found.x, bracketAtRule, found.text)
+  return trail.derive(`at:bracket-${i + 1}`, `Bracket ${i + 1} from the datum end`, found.x, bracketAtRule, found.text)
 }
 
 /** The rail onto its brackets from above, then the back onto them from behind. */

@@ -1,3 +1,4 @@
+import { GRAVITY } from '../../units/gravity'
 import { discPull } from '../../fit/magnet'
 import type { Measured } from '../../footprint/kind'
 import type { Tool } from '../../footprint/tool'
@@ -14,9 +15,6 @@ import { cosine, sine } from '../tilting'
 import { choices } from './choices'
 import { countRule, extentRule, mostRule, pullRule, shareRule, thickRule } from './rules'
 import { behindFace, stickEnvelope, type StickEnvelope } from './sticking'
-
-/** Standard gravity, m/s². */
-const GRAVITY = 9.80665
 
 /** A tool on the ledge; mm, with the ids of its figures. */
 export interface Held extends Spot {

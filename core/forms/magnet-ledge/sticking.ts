@@ -33,12 +33,13 @@ const bit: Reader = (m) => {
   const cutting = m.overallLength! - m.shankLength!
   const half = part(m, widest, 0.5)
   const middle = headed ? cutting / 2 : cutting - m.overallLength! / 2
-  const up = fixed(cutting - middle)
+  const cuttingHalf: Measured = { value: cutting / 2, expression: '({overallLength} − {shankLength}) / 2', moves: { overallLength: 0.5, shankLength: 0.5 } } // prettier-ignore
+  const whole = part(m, 'overallLength', 0.5)
   return {
     left: half,
     right: half,
-    up: { ...up, expression: `{overallLength} − {shankLength} − ${middle}` },
-    down: { ...fixed(m.shankLength! + middle), expression: `{shankLength} + ${middle}` },
+    up: headed ? cuttingHalf : whole,
+    down: headed ? { value: m.shankLength! + cutting / 2, expression: '({overallLength} + {shankLength}) / 2', moves: { overallLength: 0.5, shankLength: 0.5 } } : whole, // prettier-ignore
     thick: part(m, widest),
     flat: headed ? cutting / 2 : m.overallLength! / 2,
     round: true,

@@ -187,7 +187,20 @@ function leaningSeat(trail: Trail, seat: Seat, { s: k, row, laid, lean, about }:
   const y = laid.centres.get(k)!.y
   const rowId = laid.rowIds[laid.rows.findIndex((r) => r.includes(k))]!
   const aboveId = `above:${k.order.id}`
-  const up = trail.derive(aboveId, `${k.place} above the block`, k.above, aboveRule, `${k.above}`)
+  const { length, overall, depth, sink } = k.ids
+  // sunk into its pocket, or standing on the floor of its bore
+  const lift = sink
+    ? ` − {${sink}}`
+    : k.rests === 'floor'
+      ? ` + max(0, {${length}} − {${depth ?? 'blockThickness'}})`
+      : ''
+  const up = trail.derive(
+    aboveId,
+    `${k.place} above the block`,
+    k.above,
+    aboveRule,
+    `{${overall}} − {${length}}${lift}`,
+  )
   const standing = lean.tilt === 0 ? seat : tipSeat(seat, -lean.tilt, about)
   const from = standing.at.y - about.y
   const half = trail.get(k.ids.neckAcross).value / 2

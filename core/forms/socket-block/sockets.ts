@@ -41,7 +41,7 @@ export interface Socket {
   above: number
   below: number
   ids: Record<'left' | 'right' | 'front' | 'back' | 'neckAcross' | 'needed' | 'slot' | 'mouth' | 'mass', string> &
-    Partial<Record<'shoulder' | 'shoulderDoubt' | 'length' | 'depth' | 'depthLeast' | 'sink', string>>
+    Partial<Record<'shoulder' | 'shoulderDoubt' | 'length' | 'depth' | 'depthLeast' | 'sink' | 'overall', string>>
 }
 
 /** A tool that can stand in the block, before its bore is settled. */
@@ -51,7 +51,10 @@ interface Standing {
   place: number
   envelope: ShankEnvelope
   needed: number
-  ids: Pick<Socket['ids'], 'left' | 'right' | 'front' | 'back' | 'neckAcross' | 'needed' | 'mass' | 'length'>
+  ids: Pick<
+    Socket['ids'],
+    'left' | 'right' | 'front' | 'back' | 'neckAcross' | 'needed' | 'mass' | 'length' | 'overall'
+  >
 }
 
 /**
@@ -113,6 +116,7 @@ function stand(input: PlanInput, trail: Trail, order: SeatOrder, place: number):
       front: put('front', 'Front reach', envelope.front),
       back: put('back', 'Back reach', envelope.back),
       length: put('length', 'Shank', envelope.length),
+      overall: put('overall', 'Overall length', envelope.overall),
       mass,
     },
   }

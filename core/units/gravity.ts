@@ -1,0 +1,2 @@
+/** Standard gravity, m/s²: what a kilogram weighs, in N. @source BIPM, 3rd CGPM (1901) */
+export const GRAVITY = 9.80665
