@@ -6,7 +6,7 @@ import { sheetsUsed, type SheetCuts } from './sheets-used'
 import { cutting } from './solve'
 
 /** Rounds of the search: few, for one holder has few parts. */
-const ROUNDS = 5
+const ROUNDS = 2
 
 /**
  * How the parts of some holders are cut, after a short search without a clock: the same holders give the same cuts.

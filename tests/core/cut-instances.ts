@@ -54,6 +54,13 @@ export function dissect(
   return done
 }
 
+/** Random numbers that differ from the first one on for seeds that lie together. */
+function mixed(seed: number): Random {
+  const random = randomFrom(Math.imul(seed, 0x9e3779b1))
+  for (let i = 0; i < 16; i++) random()
+  return random
+}
+
 const SHEETS: Rect[] = [
   { length: 2440, width: 1220 },
   { length: 1220, width: 610 },
@@ -78,7 +85,7 @@ const named = (rects: readonly Rect[], canRotate: (i: number) => boolean): Known
 
 /** Panels whose best plan is known, for they were sheets. */
 export function panels(seed: number): Known {
-  const random = randomFrom(seed)
+  const random = mixed(seed)
   const kerf = [0, 2, 2.4, 3, 3.2][below(random, 5)]!
   const sheet = SHEETS[below(random, SHEETS.length)]!
   const family = ['tight', 'dropped', 'shrunk', 'repeated', 'offcuts', 'mixed'][seed % 6]!
@@ -166,7 +173,7 @@ export function panels(seed: number): Known {
 
 /** Lengths whose best plan is known, for they were bars. */
 export function lengths(seed: number): Known {
-  const random = randomFrom(seed)
+  const random = mixed(seed)
   const kerf = [0, 2, 2.4, 3.2][below(random, 4)]!
   const family = ['tight', 'loose', 'repeated', 'offcuts', 'two sizes'][seed % 5]!
   const bar = [2400, 2440, 3000, 3600][below(random, 4)]!

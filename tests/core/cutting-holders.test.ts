@@ -61,8 +61,8 @@ describe('the pieces of holders', () => {
 
 describe('the cuts of a sheet', () => {
   it('go from edge to edge through no piece, and free every piece on all sides', () => {
-    for (const seed of [2, 4, 5, 6, 9, 11]) {
-      const { instance } = panels(seed)
+    const some = Array.from({ length: 60 }, (_, i) => panels(i + 1).instance).filter((i) => i.parts.length <= 40)
+    for (const instance of some.slice(0, 8)) {
       const read = readInstance(JSON.stringify(instance))
       if (!read.ok) throw new Error('no instance')
       const { placements } = plan(read.instance)

@@ -3,6 +3,7 @@ import { LimitSearch } from '../two-d/search'
 import { asSheets, patternsOf } from './as-sheets'
 import { choosePatterns, columns } from './columns'
 import { fillInTurn, type BarsCut } from './first-fit'
+import { RefillBars } from './refill'
 import { costOfPatterns, type Lengths, type Pattern } from './lengths'
 
 export interface BarPlan {
@@ -18,8 +19,12 @@ export interface BarPlan {
 /** In this round patterns are generated; those before it find most plans. */
 const COLUMNS = 4
 
-/** Steps of ruin and recreate in a round. */
-const STEPS = 2000
+/** Steps of ruin and recreate in a round, and bars filled anew. */
+const STEPS = 1000
+const MOVES = 2000
+
+/** After so many rounds bars are filled anew from another plan. */
+const AFRESH = 4
 
 /** Plans with chance in them that are tried in a round. */
 const TRIES = 60
@@ -55,6 +60,7 @@ export function* layBars(lengths: Lengths, means: Means): Generator<BarPlan, Bar
   const problem = asSheets(lengths)
   let limit = Infinity
   let ruin = problem && new LimitSearch(problem, limit, random)
+  let refill: RefillBars | null = null
   let nodes = 20
   for (let round = 0; round < means.rounds && !done() && !over(); round++) {
     if (solver && round === COLUMNS) {
@@ -76,10 +82,16 @@ export function* layBars(lengths: Lengths, means: Means): Generator<BarPlan, Bar
     }
     const within = best!.left.some((n) => n > 0) ? Infinity : best!.cost - 1e-3
     if (problem && within !== limit) ruin = new LimitSearch(problem, within, random)
+    if (within !== limit) refill = new RefillBars(lengths, within, best!, random)
+    else if (round % AFRESH === 0) refill = new RefillBars(lengths, within, fillInTurn(lengths, random), random)
     limit = within
     if (problem && ruin) {
       ruin.run({ over, steps: STEPS })
       offer(patternsOf(lengths, problem, ruin.best))
+    }
+    if (refill && !done()) {
+      refill.run(MOVES, over)
+      offer(refill.best)
     }
     for (let i = 0; i < TRIES && !done() && !over(); i++) offer(fillInTurn(lengths, random, limit))
     yield result()

@@ -1,93 +1,123 @@
 import { programText, type LinearSolver, type Program } from '../linear-program'
-import { below, type Random } from '../random'
-import type { BuildUp } from './build-up'
-import type { Problem } from './sheets'
+import type { Means } from '../means'
+import { buildUp, type FullSheet } from './build-up'
+import { layFull, type Layout } from './layout'
+import { demandOf, type Problem } from './sheets'
+
+/** How far all pieces are built up, one time after the other: the share of the slack that one sheet may waste, pairs. */
+const LEVELS: readonly { share: number; pairs: number }[] = [
+  { share: 0, pairs: 2_000_000 },
+  { share: 0.3, pairs: 4_000_000 },
+  { share: 0.1, pairs: 4_000_000 },
+  { share: 1, pairs: 4_000_000 },
+  { share: 0.03, pairs: 4_000_000 },
+]
+
+/** The same where a plan at the bound wastes next to nothing, a part of a sheet's area. */
+const TIGHT = 0.001
+const TIGHT_LEVELS: typeof LEVELS = [
+  { share: 0, pairs: 2_000_000 },
+  { share: 0, pairs: 20_000_000 },
+  { share: 1, pairs: 4_000_000 },
+]
+
+/** How much waste a large block is worth when it is decided what is joined next. */
+const EAGER = 0.02
+
+/** So many full sheets are kept, the least wasteful ones. */
+const KEPT = 600
 
 /** Branches of the search for the best sheets. */
 const NODES = 50
 
-export type FullSheet = BuildUp['full'][number]
+/** Full sheets from all pieces, and the most of them that go together. */
+export class FullSheets {
+  private readonly full = new Map<string, FullSheet>()
+  private readonly slack: number
+  private readonly levels: typeof LEVELS
+  private level = 0
+  private chosenFrom = ''
 
-const fits = (full: FullSheet, left: Uint16Array, stock: readonly number[]): boolean =>
-  stock[full.sheet]! > 0 && full.built.counts.every((n, i) => n <= left[i]!)
-
-/** Some of the full sheets which together use no piece twice: drawn at random, the less wasteful the likelier. */
-export function drawFull(problem: Problem, full: readonly FullSheet[], limit: number, random: Random): FullSheet[] {
-  const left = demand(problem)
-  const stock = problem.sheets.map((s) => s.count)
-  const most = 1 + below(random, 12)
-  const order = full.map((f): [number, FullSheet] => [f.waste * (0.3 + random()), f]).sort((a, b) => a[0] - b[0])
-  const drawn: FullSheet[] = []
-  let cost = 0
-  for (const [, f] of order) {
-    if (drawn.length >= most) break
-    const c = problem.sheets[f.sheet]!.cost
-    if (cost + c > limit || !fits(f, left, stock)) continue
-    drawn.push(f)
-    cost += c
-    stock[f.sheet]!--
-    f.built.counts.forEach((n, i) => (left[i]! -= n))
+  constructor(
+    private readonly problem: Problem,
+    least: number,
+    private readonly means: Means,
+  ) {
+    this.slack = slackOf(problem, least)
+    const largest = Math.max(...problem.sheets.map((s) => s.area))
+    this.levels = this.slack < TIGHT * largest ? TIGHT_LEVELS : LEVELS
   }
-  return drawn
-}
 
-/** How many pieces there are of each shape. */
-export function demand(problem: Problem): Uint16Array {
-  const counts = new Uint16Array(problem.shapes.length)
-  for (const p of problem.pieces) counts[p]!++
-  return counts
-}
+  /** Keeps a full sheet from elsewhere. */
+  readonly add = (f: FullSheet): void => {
+    if (f.waste <= this.slack + 1) this.full.set(`${f.sheet} ${f.built.counts.join(',')}`, f)
+  }
 
-/** The full sheets that together cover most, by a program in whole numbers. */
-export function chooseFull(
-  problem: Problem,
-  full: readonly FullSheet[],
-  solver: LinearSolver,
-  seconds: number,
-): FullSheet[] {
-  const need = demand(problem)
-  const name = (i: number): string => `x${i}`
-  const program: Program = {
-    minimise: full.map((f, i) => ({ name: name(i), times: -Math.round((f.built.block.area - f.built.waste) / 100) })),
-    rows: [
-      ...Array.from(need, (than, shape) => ({
+  /** Builds up once more with more waste allowed, and lays the full sheets that together cover most. */
+  next(limit: number): Layout {
+    this.grow()
+    const from = `${limit} ${this.full.size}`
+    const known = from === this.chosenFrom || this.full.size === 0 || !this.means.solver
+    this.chosenFrom = from
+    const drawn = known ? [] : this.chosen(this.means.solver!, limit)
+    const byShape: number[][] = this.problem.shapes.map(() => [])
+    this.problem.pieces.forEach((shape, piece) => byShape[shape]!.push(piece))
+    const laid = drawn.map((f) =>
+      layFull(
+        this.problem,
+        f,
+        Array.from(f.built.counts).flatMap((n, shape) => byShape[shape]!.splice(0, n)),
+      ),
+    )
+    return { laid, left: byShape.flat(), cost: laid.reduce((sum, l) => sum + this.problem.sheets[l.sheet]!.cost, 0) }
+  }
+
+  private grow(): void {
+    const level = this.levels[this.level++]
+    if (!level) return
+    const reach = { slack: level.share * this.slack, pairs: level.pairs, enough: KEPT, eager: EAGER }
+    const { full, complete } = buildUp(this.problem, reach, this.means.over)
+    full.forEach(this.add)
+    if (complete && this.levels[this.level]?.share === level.share) this.level++
+  }
+
+  /** The full sheets that together cover most, by a program in whole numbers. */
+  private chosen(solver: LinearSolver, limit: number): FullSheet[] {
+    const full = [...this.full.values()].sort((a, b) => a.waste - b.waste).slice(0, KEPT)
+    const { sheets } = this.problem
+    const name = (i: number): string => `x${i}`
+    const each = (times: (f: FullSheet) => number): { name: string; times: number }[] =>
+      full.map((f, i) => ({ name: name(i), times: times(f) })).filter((t) => t.times !== 0)
+    const rows = [
+      ...Array.from(demandOf(this.problem), (than, shape) => ({
         name: `s${shape}`,
-        terms: full.flatMap((f, i) =>
-          f.built.counts[shape]! > 0 ? [{ name: name(i), times: f.built.counts[shape]! }] : [],
-        ),
-        is: '<=' as const,
+        terms: each((f) => f.built.counts[shape]!),
         than,
       })),
-      ...problem.sheets.flatMap((s, sheet) =>
-        Number.isFinite(s.count)
-          ? [
-              {
-                name: `t${sheet}`,
-                terms: full.flatMap((f, i) => (f.sheet === sheet ? [{ name: name(i), times: 1 }] : [])),
-                is: '<=' as const,
-                than: s.count,
-              },
-            ]
-          : [],
-      ),
-    ],
-    most: full.map((_, i) => ({ name: name(i), times: 40 })),
-    whole: full.map((_, i) => name(i)),
+      ...sheets.map((s, sheet) => ({
+        name: `t${sheet}`,
+        terms: each((f) => Number(f.sheet === sheet)),
+        than: s.count,
+      })),
+      { name: 'cost', terms: each((f) => sheets[f.sheet]!.cost), than: limit },
+    ]
+    const program: Program = {
+      minimise: each((f) => -Math.round((f.built.block.area - f.built.waste) / 100)),
+      rows: rows.filter((r) => r.terms.length > 0 && Number.isFinite(r.than)).map((r) => ({ ...r, is: '<=' as const })),
+      most: full.map((_, i) => ({ name: name(i), times: 40 })),
+      whole: full.map((_, i) => name(i)),
+    }
+    const found = solver(programText(program), { seconds: this.means.secondsLeft(), nodes: NODES })
+    if (!found) return []
+    return full.flatMap((f, i) => Array.from({ length: Math.round(found.values.get(name(i)) ?? 0) }, () => f))
   }
-  const found = solver(programText(program), { seconds, nodes: NODES })
-  if (!found) return []
-  return full.flatMap((f, i) => Array.from({ length: Math.round(found.values.get(name(i)) ?? 0) }, () => f))
 }
 
-/** The problem that is left when some full sheets are cut, and the piece of the whole for each of its pieces. */
-export function without(
-  problem: Problem,
-  drawn: readonly FullSheet[],
-): { rest: Problem; pieceOf: number[]; taken: number[][] } {
-  const byShape: number[][] = problem.shapes.map(() => [])
-  problem.pieces.forEach((shape, piece) => byShape[shape]!.push(piece))
-  const taken = drawn.map((f) => Array.from(f.built.counts).flatMap((n, shape) => byShape[shape]!.splice(0, n)))
-  const pieceOf = byShape.flat()
-  const sheets = problem.sheets.map((s, i) => ({ ...s, count: s.count - drawn.filter((f) => f.sheet === i).length }))
-  return { rest: { shapes: problem.shapes, sheets, pieces: pieceOf.map((p) => problem.pieces[p]!) }, pieceOf, taken }
+/** What a plan at the bound wastes in all: the offcuts and the sheets for that cost, less the pieces. */
+function slackOf(problem: Problem, least: number): number {
+  const total = problem.pieces.reduce((sum, p) => sum + problem.shapes[p]!.area, 0)
+  const bought = problem.sheets.filter((s) => s.cost > 0).map((s) => s.area / s.cost)
+  const offcuts = problem.sheets.reduce((sum, s) => sum + (s.cost === 0 ? s.area * s.count : 0), 0)
+  const room = offcuts + (bought.length > 0 ? Math.min(...bought) * least : 0)
+  return Math.max(0, room - total)
 }

@@ -154,8 +154,10 @@ export class RuinRecreate {
       bin = this.own(state, b)
       node = bin.waste[waste]!
     }
-    place(node, piece, l, w, axis, SAME)
-    lookForWaste(bin)
+    const at = bin.waste.indexOf(node)
+    bin.waste[at] = bin.waste[bin.waste.length - 1]!
+    bin.waste.pop()
+    place(node, piece, l, w, axis, SAME, bin.waste)
   }
 
   private own(state: State, b: number): Bin {

@@ -1,17 +1,11 @@
 import type { Random } from '../random'
 import { RuinRecreate, type State } from './ruin-recreate'
-import type { Problem } from './sheets'
+import { areaOf, type Problem } from './sheets'
 
 /** When a search has to end: the clock, and its budget of steps. */
 export interface Until {
   readonly over: () => boolean
   readonly steps: number
-}
-
-const areaLeft = (problem: Problem, state: State): number => {
-  let sum = 0
-  for (const p of state.left) sum += problem.shapes[problem.pieces[p]!]!.area
-  return sum
 }
 
 const nothingPlaced = (problem: Problem): State => ({
@@ -45,18 +39,20 @@ export class LimitSearch {
   private lacking: number
   /** The plan that leaves least. */
   best: State
-  private least: number
+  /** Area without a place in it, mm². */
+  least: number
   private step = 0
 
   constructor(
     private readonly problem: Problem,
     private readonly limit: number,
     random: Random,
+    from: State | null = null,
   ) {
     this.mover = new RuinRecreate(problem, random)
-    this.now = nothingPlaced(problem)
-    this.mover.recreate(this.now, limit, 0)
-    this.lacking = areaLeft(problem, this.now)
+    this.now = from ?? nothingPlaced(problem)
+    if (!from) this.mover.recreate(this.now, limit, 0)
+    this.lacking = areaOf(problem, this.now.left)
     this.best = this.now
     this.least = this.lacking
     this.late = new Array<number>(HISTORY).fill(this.lacking)
@@ -69,8 +65,11 @@ export class LimitSearch {
     for (let done = 0; done < until.steps; done++, this.step++) {
       if ((done & 31) === 0 && until.over()) return null
       const next = this.mover.next(this.now, this.limit, this.largest, BLINK)
-      const lacking = areaLeft(this.problem, next)
-      if (lacking === 0) return (this.best = next)
+      const lacking = areaOf(this.problem, next.left)
+      if (lacking === 0) {
+        this.least = 0
+        return (this.best = next)
+      }
       const slot = this.step % HISTORY
       if (lacking <= this.lacking || lacking <= this.late[slot]!) {
         this.now = next

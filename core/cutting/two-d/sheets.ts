@@ -26,6 +26,17 @@ export interface Problem {
   readonly pieces: readonly number[]
 }
 
+/** Area of some pieces, with their kerfs, mm². */
+export const areaOf = (problem: Problem, pieces: readonly number[]): number =>
+  pieces.reduce((sum, p) => sum + problem.shapes[problem.pieces[p]!]!.area, 0)
+
+/** How many pieces there are of each shape. */
+export function demandOf(problem: Problem): Uint16Array {
+  const counts = new Uint16Array(problem.shapes.length)
+  for (const p of problem.pieces) counts[p]!++
+  return counts
+}
+
 /** One piece of stock that is being cut. */
 export interface Bin {
   readonly sheet: number
@@ -42,10 +53,9 @@ export function newBin(problem: Problem, sheet: number, owner: object): Bin {
 }
 
 export function copyBin(bin: Bin, owner: object): Bin {
-  const root = copyTree(bin.root)
-  const copy: Bin = { sheet: bin.sheet, root, waste: [], owner }
-  gatherWaste(root, copy.waste)
-  return copy
+  const waste: Node[] = new Array(bin.waste.length)
+  for (let i = 0; i < waste.length; i++) bin.waste[i]!.slot = i
+  return { sheet: bin.sheet, root: copyTree(bin.root, waste), waste, owner }
 }
 
 export function lookForWaste(bin: Bin): void {

@@ -1,0 +1,68 @@
+/** Bits of a word that are used: sums of two words stay whole numbers of 32 bits. */
+const BITS = 30
+
+/** Counts of many shapes, several in one word: as many numbers as `PackedCounts.words` says. */
+export type Packed = Int32Array
+
+/**
+ * How often each shape may be taken, such that two sets of shapes are added and held against it several shapes at a
+ * time. Each shape has a field as wide as its demand asks for and one bit more, which is set when there are too many.
+ */
+export class PackedCounts {
+  readonly words: number
+  private readonly word: number[] = []
+  private readonly shift: number[] = []
+  private readonly spare: Int32Array
+  private readonly over: Int32Array
+
+  /** @param demand of each shape how many there are; shapes without any are never taken */
+  constructor(private readonly demand: ArrayLike<number>) {
+    let word = 0
+    let used = 0
+    const fields: { shape: number; width: number }[] = []
+    for (let shape = 0; shape < demand.length; shape++) {
+      const width = 33 - Math.clz32(demand[shape]!)
+      if (used + width > BITS) [word, used] = [word + 1, 0]
+      this.word.push(word)
+      this.shift.push(used)
+      fields.push({ shape, width })
+      used += width
+    }
+    this.words = word + 1
+    this.spare = new Int32Array(this.words)
+    this.over = new Int32Array(this.words)
+    for (const { shape, width } of fields) {
+      const top = 1 << (width - 1)
+      this.over[this.word[shape]!]! |= top << this.shift[shape]!
+      this.spare[this.word[shape]!]! += (top - 1 - demand[shape]!) << this.shift[shape]!
+    }
+  }
+
+  /** One of a shape. */
+  one(shape: number): Packed {
+    const packed = new Int32Array(this.words)
+    packed[this.word[shape]!] = 1 << this.shift[shape]!
+    return packed
+  }
+
+  sum(a: Packed, b: Packed): Packed {
+    const packed = new Int32Array(this.words)
+    for (let i = 0; i < packed.length; i++) packed[i] = a[i]! + b[i]!
+    return packed
+  }
+
+  /** Whether there are enough pieces for both. */
+  both(a: Packed, b: Packed): boolean {
+    const { spare, over } = this
+    for (let i = 0; i < spare.length; i++) if ((a[i]! + b[i]! + spare[i]!) & over[i]!) return false
+    return true
+  }
+
+  /** How many of each shape. */
+  counts(packed: Packed): Uint16Array {
+    return Uint16Array.from(this.demand, (most, shape) => {
+      const mask = (1 << (32 - Math.clz32(most))) - 1
+      return (packed[this.word[shape]!]! >>> this.shift[shape]!) & mask
+    })
+  }
+}

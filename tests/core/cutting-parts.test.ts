@@ -1,0 +1,70 @@
+import { describe, expect, it } from 'vitest'
+import { fullest, MOST } from '#core/cutting/one-d/fullest'
+import { below, randomFrom } from '#core/cutting/random'
+import { readInstance } from '#core/cutting/read-instance'
+import { layoutOf } from '#core/cutting/two-d/layout'
+import { PackedCounts, type Packed } from '#core/cutting/two-d/packed-counts'
+import { pose } from '#core/cutting/two-d/problem'
+import { firstPlan } from '#core/cutting/two-d/search'
+import { stateOf } from '#core/cutting/two-d/tree-of'
+import { panels } from './cut-instances'
+
+describe('the fullest bar', () => {
+  it('is the best of all subsets', () => {
+    const random = randomFrom(5)
+    for (let run = 0; run < 60; run++) {
+      const sizes = Array.from({ length: below(random, 11) }, () => 40 + 0.1 * below(random, 9000))
+      const limit = 2000 * random()
+      let best = 0
+      for (let set = 0; set < 1 << sizes.length; set++) {
+        const sum = sizes.reduce((s, size, i) => ((set >> i) & 1 ? s + size : s), 0)
+        if (sum <= limit && sum > best) best = sum
+      }
+      const taken = fullest(sizes, limit)
+      expect(sizes.reduce((s, size, i) => (taken[i] ? s + size : s), 0)).toBeCloseTo(best, 6)
+    }
+  })
+
+  it('takes nothing where nothing fits, everything where it does, and refuses too many', () => {
+    expect(fullest([500, 600], 400)).toEqual([false, false])
+    expect(fullest([500, 600, 700], 1800)).toEqual([true, true, true])
+    expect(() => fullest(new Array<number>(MOST + 1).fill(1), 5)).toThrow(RangeError)
+  })
+})
+
+describe('packed counts', () => {
+  it('add up like single ones, and tell when there are too many', () => {
+    const random = randomFrom(8)
+    for (let run = 0; run < 200; run++) {
+      const demand = Array.from({ length: 1 + below(random, 60) }, () => below(random, 5) * below(random, 40))
+      const packing = new PackedCounts(demand)
+      const some = (share: number) => {
+        let held: Packed = new Int32Array(packing.words)
+        demand.forEach((most, shape) => {
+          for (let n = Math.round(most * share * random()); n > 0; n--) held = packing.sum(held, packing.one(shape)) // prettier-ignore
+        })
+        return { held, packed: packing.counts(held) }
+      }
+      const [a, b] = [some(0.9), some(0.9)]
+      expect(packing.both(a.held, b.held)).toBe(demand.every((most, i) => a.packed[i]! + b.packed[i]! <= most))
+      if (packing.both(a.held, b.held))
+        expect([...packing.counts(packing.sum(a.held, b.held))]).toEqual(demand.map((_, i) => a.packed[i]! + b.packed[i]!)) // prettier-ignore
+    }
+  })
+})
+
+describe('a plan read back as cuts', () => {
+  it('holds the same pieces on the same sheets, the same way round', () => {
+    for (let seed = 1; seed <= 24; seed++) {
+      const read = readInstance(JSON.stringify(panels(seed).instance))
+      if (!read.ok) throw new Error('no instance')
+      const { problem } = pose(read.instance)
+      const layout = layoutOf(problem, firstPlan(problem, randomFrom(seed)))
+      const again = layoutOf(problem, stateOf(problem, layout))
+      const told = (l: typeof layout) =>
+        l.laid.map((s) => [s.sheet, s.lying.map((p) => `${p.piece} ${p.turned}`).sort()])
+      expect(told(again)).toEqual(told(layout))
+      expect(again.left).toEqual(layout.left)
+    }
+  })
+})
