@@ -1,3 +1,4 @@
+import { largestSound } from '../shop/sound-parts'
 import { USES, type Tool } from '../footprint/tool'
 import type { Shop } from '../shop/shop'
 import { whichForm, type FormOffer } from './which-form'
@@ -22,7 +23,10 @@ function offcutFor(shop: Shop, { design }: FormOffer): string | null {
   const largest = boards.reduce((a, b) => (b.length * b.width > a.length * a.width ? b : a))
   const fits = shop.offcuts
     .filter((o) => o.material === largest.material && Math.abs(o.thickness - largest.thickness / largest.layers) <= 0.5)
-    .filter((o) => o.length >= largest.length && (o.width ?? 0) >= largest.width)
+    .filter((o) => {
+      const sound = largestSound(o)
+      return sound && sound.length >= largest.length && sound.width >= largest.width
+    })
     .sort((a, b) => a.length * (a.width ?? 0) - b.length * (b.width ?? 0))
   return fits[0]?.name ?? null
 }

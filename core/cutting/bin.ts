@@ -1,4 +1,5 @@
 import type { Row } from '../shop/lists'
+import { placesText, type Place } from '../shop/places'
 import type { Shop } from '../shop/shop'
 import { leftoversOf, type Leftover } from './cuts'
 import { drawnWidth, type SheetCuts } from './sheets-used'
@@ -34,7 +35,19 @@ export function cutUp(shop: Shop, sheet: SheetCuts, newId: () => string): Shop {
     length: Math.floor(l.length * 10) / 10,
     width: round || openWide ? null : Math.floor(l.width * 10) / 10,
     grain: job.stock.grain,
+    noGo: placesText(within(sheet.noGo, l)),
     note: was?.note ?? '',
   }))
   return { ...shop, offcuts: [...shop.offcuts.filter((o) => o.id !== offcut || !stock.isOffcut), ...rest] }
 }
+
+/** The places that lie in what is left of a piece of stock, from its own corner. */
+const within = (places: readonly Place[], { x, y, length, width }: Leftover): Place[] =>
+  places
+    .filter((p) => p.from < x + length && p.to > x && p.low < y + width && p.high > y)
+    .map((p) => ({
+      from: Math.max(0, p.from - x),
+      to: Math.min(length, p.to - x),
+      low: Math.max(0, p.low - y),
+      high: p.high >= y + width ? (p.low <= y ? Infinity : width) : p.high - y,
+    }))

@@ -1,6 +1,8 @@
 import type { Board, HolderModel } from '../model/model'
 import type { Shop, Stock } from '../shop/shop'
+import { placesOf } from '../shop/places'
 import { rippingSaw } from '../shop/usual-choice'
+import { soundParts, type SoundPart } from '../shop/sound-parts'
 import type { CutInstance, CutPart, CutStock } from './instance'
 
 /** What is to be cut from one kind of stock for some holders. */
@@ -9,6 +11,8 @@ export interface CuttingJob {
   instance: CutInstance
   /** what each part of the instance is: its holder and its board, by the part's id */
   names: Record<string, { holder: string; part: string }>
+  /** offcuts of which only parts are sound: the offcut, and where the part lies in it, by the id of the part’s stock */
+  sound: Record<string, { offcut: string; at: SoundPart }>
 }
 
 /** Thicknesses that differ by no more than this may be mixed, mm. */
@@ -18,7 +22,12 @@ const SAME_THICKNESS = 0.3
 const kerfOf = (shop: Shop): number => rippingSaw(shop)?.kerf ?? 0
 
 /** A kind of stock and the offcuts that do instead of it, as a search takes them. `widest` fills in a width left open. */
-function stockFor(shop: Shop, stock: Stock, round: boolean, widest: number): CutStock[] {
+function stockFor(
+  shop: Shop,
+  stock: Stock,
+  round: boolean,
+  widest: number,
+): { stock: CutStock[]; sound: CuttingJob['sound'] } {
   const offcuts = shop.offcuts.filter(
     (o) =>
       o.material === stock.material &&
@@ -26,17 +35,23 @@ function stockFor(shop: Shop, stock: Stock, round: boolean, widest: number): Cut
       (o.form === 'rod' || o.form === 'pipe') === round,
   )
   const width = (own: number | null): number => (round ? 0 : (own ?? widest))
-  return [
-    { id: stock.id, length: stock.length ?? shop.settings.longestBoard, width: width(stock.width), count: Infinity, isOffcut: false }, // prettier-ignore
-    ...offcuts.map((o) => ({
-      id: `offcut ${o.id}`,
-      length: o.length,
-      width: width(o.width),
-      count: 1,
-      isOffcut: true,
-    })),
-  ]
+  const sound: CuttingJob['sound'] = {}
+  const one = (id: string, length: number, across: number): CutStock => ({ id, length, width: across, count: 1, isOffcut: true }) // prettier-ignore
+  const fromBin = offcuts.flatMap((o): CutStock[] => {
+    const id = offcutStock(o.id)
+    const places = placesOf(o.noGo)
+    if (places.length === 0) return [one(id, o.length, width(o.width))]
+    return soundParts(o.length, width(o.width), places, kerfOf(shop)).map((at, n) => {
+      sound[`${id} part ${n + 1}`] = { offcut: o.id, at }
+      return one(`${id} part ${n + 1}`, at.length, at.width)
+    })
+  })
+  const bought: CutStock = { id: stock.id, length: stock.length ?? shop.settings.longestBoard, width: width(stock.width), count: Infinity, isOffcut: false } // prettier-ignore
+  return { stock: [bought, ...fromBin], sound }
 }
+
+/** What an offcut is called as stock. */
+export const offcutStock = (id: string): string => `offcut ${id}`
 
 /** A holder whose pieces are cut, and which of them are cut already: `cut:rail#1` is the first layer of its rail. */
 export interface ToCut {
@@ -111,7 +126,8 @@ export function jobsOf(shop: Shop, holders: readonly ToCut[]): CuttingJob[] {
     const all = inPairs(parts, holders, names, kerfOf(shop))
     const widest = Math.max(...all.map((p) => p.width))
     const kind = round ? '1d' : '2d'
-    const instance: CutInstance = { id: stock.id, kind, kerf: kerfOf(shop), stock: stockFor(shop, stock, round, widest), parts: all } // prettier-ignore
-    return [{ stock, instance, names }]
+    const from = stockFor(shop, stock, round, widest)
+    const instance: CutInstance = { id: stock.id, kind, kerf: kerfOf(shop), stock: from.stock, parts: all }
+    return [{ stock, instance, names, sound: from.sound }]
   })
 }

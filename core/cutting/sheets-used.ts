@@ -1,6 +1,7 @@
+import { placesOf, type Place } from '../shop/places'
 import type { Shop } from '../shop/shop'
 import { cutsOf, type Cut } from './cuts'
-import type { CuttingJob } from './from-holders'
+import { offcutStock, type CuttingJob } from './from-holders'
 import type { CutPlacement, CutPlan, CutStock } from './instance'
 
 /** One piece of stock that a plan uses: what lies in it, and the cuts in their order. */
@@ -14,6 +15,8 @@ export interface SheetCuts {
   /** id of the offcut it is, or null for one that is bought */
   offcut: string | null
   placements: CutPlacement[]
+  /** where nothing is cut from it */
+  noGo: Place[]
   cuts: Cut[]
 }
 
@@ -24,10 +27,14 @@ export const drawnWidth = ({ job, stock }: Pick<SheetCuts, 'job' | 'stock'>): nu
 /** The pieces of stock that a plan uses, in the order in which the plan takes them up. */
 export function sheetsUsed(job: CuttingJob, plan: CutPlan, shop: Pick<Shop, 'offcuts'>): SheetCuts[] {
   const sheets = new Map<string, SheetCuts>()
-  for (const p of plan.placements) {
+  for (const placed of plan.placements) {
+    const part = job.sound[placed.stockId]
+    const p = part ? { ...placed, stockId: offcutStock(part.offcut), x: placed.x + part.at.x, y: placed.y + part.at.y } : placed // prettier-ignore
     const key = `${p.stockId} ${p.stockIndex}`
-    const stock = job.instance.stock.find((s) => s.id === p.stockId)!
-    const offcut = shop.offcuts.find((o) => `offcut ${o.id}` === p.stockId)
+    const offcut = shop.offcuts.find((o) => offcutStock(o.id) === p.stockId)
+    const drawn = job.instance.stock.find((s) => s.id === placed.stockId)!
+    // of a piece with no width of its own the search took the widest there is
+    const stock = part && offcut ? { ...drawn, id: p.stockId, length: offcut.length, width: drawn.width && (offcut.width ?? part.at.width) } : drawn // prettier-ignore
     const sheet = sheets.get(key) ?? {
       job,
       stock,
@@ -35,6 +42,7 @@ export function sheetsUsed(job: CuttingJob, plan: CutPlan, shop: Pick<Shop, 'off
       name: offcut?.name ?? `${job.stock.name}, ${p.stockIndex + 1}`,
       offcut: offcut?.id ?? null,
       placements: [],
+      noGo: placesOf(offcut?.noGo ?? ''),
       cuts: [],
     }
     sheet.placements.push(p)

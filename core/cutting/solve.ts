@@ -7,13 +7,14 @@ import { leastBought } from './two-d/bound'
 import type { Layout } from './two-d/layout'
 import { pose, type Posed } from './two-d/problem'
 import { keepMore } from './two-d/remainder'
+import { fewerSetUps } from './two-d/set-ups'
 import { layOut } from './two-d/solve'
 
 /** Positions carry no more digits than this: 1e-6 mm. */
 const tidy = (mm: number): number => Math.round(mm * 1e6) / 1e6
 
 /**
- * Looks for the plan that cuts everything, buys least, and keeps the largest piece over. The same instance, seed and
+ * Looks for the plan that cuts everything, buys least, keeps the largest piece over, and wants few settings of the saw. The same instance, seed and
  * rounds give the same plan, unless the clock ends the search before.
  * @returns yields the best plan so far whenever a part of the search is through; the last is the plan
  */
@@ -58,7 +59,7 @@ function* cutSheets(instance: CutInstance, means: Means): Generator<CutPlan, Cut
       continue
     }
     shown = value
-    const layout = done ? keepMore(posed.problem, value, means) : value
+    const layout = done ? fewerSetUps(posed.problem, keepMore(posed.problem, value, means), means) : value
     const proven = layout.left.length === 0 && layout.cost <= atLeast + 1
     const plan: CutPlan = {
       placements: placeSheets(instance, posed, layout),

@@ -10,6 +10,7 @@ interface Limits {
 export type Column = { key: string; label: string } & (
   | { type: 'name' }
   | { type: 'text' }
+  | { type: 'places' }
   | { type: 'material' }
   | { type: 'option'; values: readonly string[] }
   | { type: 'flag' }
@@ -140,7 +141,8 @@ export const LISTS = {
   offcuts: {
     title: 'Offcuts in the bin',
     one: 'offcut',
-    about: 'Single pieces with their true sizes. They are used before anything is bought.',
+    about:
+      'Single pieces with their true sizes. They are used before anything is bought. Knots, splits and nails are kept clear of: from where to where along the piece, and across it where they don’t go all the way.',
     group: 'Boards',
     columns: [
       name,
@@ -150,6 +152,7 @@ export const LISTS = {
       length('length', 'Length', [20, 20000], 400),
       maybe('width', 'Width', [5, 5000], 'a rod'),
       grain,
+      { key: 'noGo', label: 'Kept clear', type: 'places' },
       { key: 'note', label: 'Knots, splits, nails', type: 'text' },
     ],
   },
@@ -218,7 +221,7 @@ export const LISTS = {
 export type ListKey = keyof typeof LISTS
 export const listKeys = Object.keys(LISTS) as ListKey[]
 
-type Cell<C> = C extends { type: 'name' | 'text' | 'material' }
+type Cell<C> = C extends { type: 'name' | 'text' | 'places' | 'material' }
   ? string
   : C extends { type: 'option'; values: readonly (infer V)[] }
     ? V

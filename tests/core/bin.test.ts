@@ -9,6 +9,7 @@ import { jobsOf } from '#core/cutting/from-holders'
 import { quickCuts } from '#core/cutting/quick-cuts'
 import { drawnWidth, type SheetCuts } from '#core/cutting/sheets-used'
 import { allForms } from '#core/forms/all-forms'
+import { placesOf } from '#core/shop/places'
 import type { Shop } from '#core/shop/shop'
 import { anyHolder } from './any-holder'
 import { board, railOf, shopWith, threeMallets } from './samples'
@@ -61,13 +62,18 @@ describe('a piece of stock that has been cut up', () => {
   })
 
   it('is gone from the bin where it came from there, and its rest takes its place', () => {
-    const bin = { id: 'o', name: 'Lid', form: 'board' as const, material: 'eastern white pine', thickness: 18.2, length: 800, width: 200, grain: 'along its length' as const, note: 'a knot' } // prettier-ignore
+    const bin = { id: 'o', name: 'Lid', form: 'board' as const, material: 'eastern white pine', thickness: 18.2, length: 800, width: 200, grain: 'along its length' as const, noGo: '700 to 740 × 20 to 50', note: 'a knot' } // prettier-ignore
     const rich = { ...shop, offcuts: [bin] }
     const [sheet] = quickCuts(rich, [holder])
     expect(sheet!.offcut).toBe('o')
     const after = cut(rich, sheet!)
     expect(after.offcuts.some((o) => o.id === 'o')).toBe(false)
     expect(after.offcuts[0]).toMatchObject({ name: 'Rest of Lid', thickness: 18.2, note: 'a knot' })
+    // the knot goes with what it lies in, from its own corner
+    const [kept] = keptOf(sheet!, rich).filter((l) => l.x < 740 && l.x + l.length > 700 && l.y < 50 && l.y + l.width > 20) // prettier-ignore
+    const rest = after.offcuts.find((o) => o.noGo !== '')
+    expect(Boolean(rest)).toBe(Boolean(kept))
+    if (kept) expect(placesOf(rest!.noGo)[0]!.from).toBeCloseTo(Math.max(0, 700 - kept.x), 1)
   })
 
   it('is not counted on where stock is bought by the length', () => {

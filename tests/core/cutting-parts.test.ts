@@ -1,11 +1,14 @@
 import { describe, expect, it } from 'vitest'
 import { fullest, MOST } from '#core/cutting/one-d/fullest'
+import { meansUntil } from '#core/cutting/means'
 import { below, randomFrom } from '#core/cutting/random'
 import { readInstance } from '#core/cutting/read-instance'
 import { layoutOf } from '#core/cutting/two-d/layout'
 import { PackedCounts, type Packed } from '#core/cutting/two-d/packed-counts'
 import { pose } from '#core/cutting/two-d/problem'
+import { keepMore } from '#core/cutting/two-d/remainder'
 import { firstPlan } from '#core/cutting/two-d/search'
+import { fewerSetUps, setUps } from '#core/cutting/two-d/set-ups'
 import { stateOf } from '#core/cutting/two-d/tree-of'
 import { panels } from './cut-instances'
 
@@ -66,5 +69,35 @@ describe('a plan read back as cuts', () => {
       expect(told(again)).toEqual(told(layout))
       expect(again.left).toEqual(layout.left)
     }
+  })
+})
+
+describe('settings of the saw', () => {
+  const means = () => meansUntil(randomFrom(3), 1, null, () => 0, Infinity)
+
+  it('become fewer where equal pieces can lie in rows, and nothing else gets worse', { timeout: 30_000 }, () => {
+    let fewer = 0
+    for (let seed = 1; seed <= 40; seed++) {
+      const read = readInstance(JSON.stringify(panels(seed).instance))
+      if (!read.ok || read.instance.parts.length > 60) continue
+      const { problem } = pose(read.instance)
+      const before = keepMore(problem, layoutOf(problem, firstPlan(problem, randomFrom(seed))), means())
+      const after = fewerSetUps(problem, before, means())
+      expect(after.cost).toBeLessThanOrEqual(before.cost + 1e-3)
+      expect(after.laid.flatMap((l) => l.lying.map((p) => p.piece)).sort((a, b) => a - b)).toEqual(problem.pieces.map((_, i) => i)) // prettier-ignore
+      expect(setUps(problem, after.laid)).toBeLessThanOrEqual(setUps(problem, before.laid))
+      if (setUps(problem, after.laid) < setUps(problem, before.laid)) fewer++
+      const count = (l: typeof after, sheet: number) => l.laid.filter((x) => x.sheet === sheet).length
+      problem.sheets.forEach((s, i) => s.cost > 0 && expect(count(after, i)).toBeLessThanOrEqual(count(before, i)))
+    }
+    expect(fewer).toBeGreaterThan(3)
+  })
+
+  it('are one rip and one stop for like pieces', () => {
+    const read = readInstance(JSON.stringify({ kind: '2d', kerf: 3, stock: [{ id: 's', length: 2440, width: 1220, isOffcut: false }], parts: [{ id: 'p', length: 400, width: 100, count: 6 }] })) // prettier-ignore
+    if (!read.ok) throw new Error('no instance')
+    const { problem } = pose(read.instance)
+    const plan = fewerSetUps(problem, layoutOf(problem, firstPlan(problem, randomFrom(1))), means())
+    expect(setUps(problem, plan.laid)).toBeLessThanOrEqual(3)
   })
 })

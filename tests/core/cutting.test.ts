@@ -137,6 +137,27 @@ describe('a plan of cutting', () => {
     expect(kept / (2440 * 1220 - area)).toBeGreaterThan(0.85)
   })
 
+  it('uses offcuts too where something must be bought all the same', () => {
+    for (const kind of ['1d', '2d'] as const) {
+      const wide = kind === '2d' ? { width: 300 } : {}
+      const asked: Asked = {
+        kind,
+        kerf: 3,
+        stock: [
+          { id: 'new', length: 2400, ...wide, isOffcut: false },
+          { id: 'old', length: 620, ...wide, isOffcut: true },
+        ],
+        parts: [
+          { id: 'long', length: 1500, ...wide },
+          { id: 'short', length: 600, ...wide },
+        ],
+      }
+      const plan = cut(asked)
+      expect(boughtPieces(asked, plan)).toBe(1)
+      expect(plan.placements.find((p) => p.partId === 'short')!.stockId).toBe('old')
+    }
+  })
+
   it('counts hundreds of like pieces', { timeout: 60_000 }, () => {
     const asked: Asked = {
       kind: '2d',

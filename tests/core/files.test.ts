@@ -323,7 +323,7 @@ describe('what is to be bought', () => {
       incomplete: false,
       saved: [],
     })
-    const bin = { id: 'o', name: 'Offcut', form: 'board' as const, material: 'eastern white pine', thickness: 18, length: 700, width: 100, grain: 'along its length' as const, note: '' } // prettier-ignore
+    const bin = { id: 'o', name: 'Offcut', form: 'board' as const, material: 'eastern white pine', thickness: 18, length: 700, width: 100, grain: 'along its length' as const, noGo: '', note: '' } // prettier-ignore
     const richer = { ...shop, offcuts: [bin, { ...bin, id: 'p', name: 'Other' }] }
     const list = shoppingList(richer, [d.model!], quickCuts(richer, [{ id: 'h1', model: d.model! }]))
     expect(list.wanted).toEqual([])

@@ -16,7 +16,7 @@ test('a variant is tried beside the holder, and both are compared', async ({ pag
 })
 
 test('an offcut of the bin is fitted, with what is given up for it', async ({ page, service }) => {
-  const offcuts = [{ id: 'o', name: 'Lid', form: 'board' as const, material: 'eastern white pine', thickness: 18, length: 296, width: 100, grain: 'along its length' as const, note: '' }] // prettier-ignore
+  const offcuts = [{ id: 'o', name: 'Lid', form: 'board' as const, material: 'eastern white pine', thickness: 18, length: 296, width: 100, grain: 'along its length' as const, noGo: '', note: '' }] // prettier-ignore
   const shop = await shopFor(page, service, { tools: threeMallets(), rail: {}, shop: { offcuts } })
   await page.goto(shop.rail)
   await page.getByLabel('An offcut from the bin').selectOption({ label: 'Lid, 296 mm' })

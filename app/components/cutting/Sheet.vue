@@ -1,6 +1,7 @@
 <script setup lang="ts">
 import { computed } from 'vue'
 import { keptOf } from '#core/cutting/bin'
+import type { Cut } from '#core/cutting/cuts'
 import type { CutPlacement } from '#core/cutting/instance'
 import { drawnWidth, type SheetCuts } from '#core/cutting/sheets-used'
 import { useFormat } from '~/composables/useFormat'
@@ -20,6 +21,8 @@ const { bare, length } = useFormat()
 const stock = computed(() => props.sheet.stock)
 const placements = computed(() => props.sheet.placements)
 const cuts = computed(() => props.sheet.cuts)
+/** Settings of fence and stop that differ. */
+const settings = computed(() => new Set(cuts.value.map((c) => `${c.direction} ${bare(c.fence)}`)).size)
 const names = computed(() => props.sheet.job.names)
 const wide = computed(() => drawnWidth(props.sheet))
 /** What is left and worth keeping. */
@@ -27,6 +30,11 @@ const kept = computed(() => keptOf(props.sheet, records.shop!))
 const size = computed(() => ({ w: stock.value.length * props.scale, h: Math.max(10, wide.value * props.scale) }))
 const px = (mm: number) => mm * props.scale
 const high = (p: CutPlacement) => (p.width ? px(p.width) : size.value.h)
+/** Whether the cut before it in its direction was set alike. */
+function again(cut: Cut): boolean {
+  const before = cuts.value.findLast((c) => c.number < cut.number && c.direction === cut.direction)
+  return before !== undefined && bare(before.fence) === bare(cut.fence)
+}
 /** About what a letter takes, px. */
 const LETTER = 6
 /** A piece's name with its size where it fits in, else its name, else nothing. */
@@ -57,6 +65,17 @@ function label(p: CutPlacement): string {
         :aria-label="`${sheet.name}: ${placements.length} pieces, ${cuts.length} cuts`"
       >
         <rect class="waste" x="0" y="0" :width="size.w" :height="size.h" />
+        <rect
+          v-for="(p, i) in sheet.noGo"
+          :key="`n${i}`"
+          class="no-go"
+          :x="px(p.from)"
+          :y="px(p.low)"
+          :width="px(Math.min(p.to, stock.length) - p.from)"
+          :height="Math.min(size.h, px(p.high)) - px(p.low)"
+        >
+          <title>keep clear</title>
+        </rect>
         <g v-for="(p, i) in placements" :key="i">
           <rect class="piece" :x="px(p.x)" :y="px(p.y)" :width="px(p.length)" :height="high(p)">
             <title>
@@ -79,10 +98,16 @@ function label(p: CutPlacement): string {
       It is cut{{ kept.length > 0 ? ': the rest into the bin' : '' }}
     </button>
     <details>
-      <summary>{{ cuts.length }} cuts in order</summary>
+      <summary>
+        {{ cuts.length }} cuts in order<template v-if="cuts.length > 1">, {{ settings }} settings of the saw</template>
+      </summary>
       <ol>
         <li v-for="cut in cuts" :key="cut.number">
-          {{ cut.direction === 'rip' ? 'Rip, fence at' : 'Cross-cut, stop at' }} <b>{{ length(cut.fence) }}</b>
+          {{ cut.direction === 'rip' ? 'Rip, fence at' : 'Cross-cut, stop at' }} <b>{{ length(cut.fence) }}</b><span
+            v-if="again(cut)"
+            class="quiet"
+            >, as it stands</span
+          >
         </li>
       </ol>
     </details>
@@ -108,6 +133,11 @@ svg {
 .waste {
   fill: var(--faint);
   stroke: var(--wood-line);
+}
+.no-go {
+  fill: var(--pencil);
+  fill-opacity: 0.45;
+  stroke: var(--pencil);
 }
 .kept {
   fill: none;

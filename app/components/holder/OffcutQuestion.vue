@@ -1,6 +1,7 @@
 <script setup lang="ts">
 import { computed, ref, shallowRef, watch } from 'vue'
 import { formOf } from '#core/forms/all-forms'
+import { largestSound } from '#core/shop/sound-parts'
 import { fitLength } from '#core/choose/fit-length'
 import { fitStock } from '#core/choose/fit-stock'
 import type { PlanInput } from '#core/forms/form'
@@ -35,8 +36,9 @@ const wide = ref(Infinity)
 function fromBin(id: string) {
   const found = bin.value.find((o) => o.id === id)
   if (!found) return
-  offcut.value = found.length
-  wide.value = found.width ?? Infinity
+  const sound = largestSound(found)
+  offcut.value = sound?.length ?? found.length
+  wide.value = sound?.width ?? found.width ?? Infinity
 }
 function typed(value: number | null) {
   offcut.value = value

@@ -36,6 +36,12 @@ function pass(column: Column, value: number | null) {
     :aria-label="label"
     @input="emit('update:modelValue', ($event.target as HTMLInputElement).value)"
   />
+  <ShopPlaces
+    v-else-if="column.type === 'places'"
+    :model-value="String(modelValue ?? '')"
+    :label="label"
+    @update:model-value="emit('update:modelValue', $event)"
+  />
   <select
     v-else-if="column.type === 'material' || column.type === 'option'"
     class="field"

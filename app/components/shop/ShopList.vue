@@ -105,7 +105,8 @@ td {
 }
 td.name,
 td.material,
-td.text {
+td.text,
+td.places {
   min-width: 170px;
 }
 td.option {

@@ -1,6 +1,7 @@
 import { PAIR } from '../../cutting/from-holders'
 import { drawnWidth, type SheetCuts } from '../../cutting/sheets-used'
 import type { Board, HolderModel } from '../../model/model'
+import { formatPlaces } from '../../shop/places'
 import type { Shop } from '../../shop/shop'
 import { usualGlue } from '../../shop/usual-choice'
 import { formatLength } from '../../units/format-length'
@@ -127,7 +128,7 @@ function fromSheet(shop: Shop, sheet: SheetCuts, features: string[]): Step {
       ...[...saws].map(([direction, name]) => ({ label: direction === 'rip' ? 'Rips' : 'Cross-cuts', value: name })),
       { label: 'Kerf reckoned with', value: formatLength(job.instance.kerf, shop) },
     ],
-    says,
+    says: [...(sheet.noGo.length > 0 ? [`Keep clear of ${formatPlaces(sheet.noGo, (mm) => formatLength(mm, shop))} from its datum end and lower edge: mark it first; nails out or away from the blade.`] : []), ...says], // prettier-ignore
     cautions: [
       ...(rips.some((r) => r.fence < NARROW) ? [RIPPING] : []),
       ...(stock.length * stock.width > HEAVY_SHEET ? ['A full sheet weighs 25 to 37 kg: two people, or cut it down first.'] : []), // prettier-ignore

@@ -119,9 +119,15 @@ function joinStep(bench: Bench, group: readonly Joint[]): Step {
       MINUTES.screw * screws.length +
       MINUTES.brad * (fasteners.length - screws.length),
     sets: glued ? (glue?.clampTime ?? 60) : 0,
-    show: { look: strip || rods ? 'side' : 'front', boards: standingAfter(model, orders) },
+    show: { look: strip || rods || leaning(model, orders) ? 'side' : 'front', boards: standingAfter(model, orders) },
   })
 }
+
+/** Whether one of the parts joined leans: square on it the rest is seen askew. */
+const leaning = (model: HolderModel, orders: readonly number[]): boolean =>
+  model.boards.some(
+    (b) => b.placement.tilt && model.joints.some((j) => orders.includes(j.order) && j.parts.includes(b.id)),
+  )
 
 /** Parts that stand when these joints are made. */
 const standingAfter = (model: HolderModel, orders: readonly number[]): string[] => [

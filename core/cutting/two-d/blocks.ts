@@ -13,6 +13,19 @@ interface Placed {
   readonly turned: boolean
 }
 
+/** Equal pieces side by side along an axis. */
+export const rowOf = (shape: Shape, pieces: readonly number[], axis: 0 | 1): Block =>
+  pieces
+    .map((piece): Block => ({ ...shape, made: { piece } }))
+    .reduce((row, next) => {
+      const [l, w] = axis === 0 ? [row.l + next.l, row.w] : [row.l, row.w + next.w]
+      const parts = [
+        { block: row, turned: false },
+        { block: next, turned: false },
+      ] as const
+      return { l, w, area: l * w, turns: shape.turns, made: { axis, parts } }
+    })
+
 /** Where a piece lies in a bin, with its kerf. */
 export interface Lying {
   readonly piece: number

@@ -1,5 +1,5 @@
 import { SAME } from '../instance'
-import { piecesIn, type Lying } from './blocks'
+import { piecesIn, type Block, type Lying } from './blocks'
 import type { FullSheet } from './build-up'
 import type { State } from './ruin-recreate'
 import type { Problem } from './sheets'
@@ -30,6 +30,22 @@ export const layoutOf = (problem: Problem, state: State): Layout => ({
   left: state.left,
   cost: state.cost,
 })
+
+/** The same of a plan of blocks: where each of their pieces lies. */
+export function layoutOfBlocks(blocks: readonly Block[], state: State): Layout {
+  const turnedIn = (piece: number, node: Node): [boolean, number] => {
+    const b = blocks[piece]!
+    return [Math.abs(b.l - node.l) > SAME || Math.abs(b.w - node.w) > SAME, piece]
+  }
+  return {
+    laid: state.bins.map((bin) => ({
+      sheet: bin.sheet,
+      lying: lyingIn(bin.root, 0, 0, turnedIn).flatMap((b) => piecesIn(blocks[b.piece]!, b.x, b.y, b.turned)),
+    })),
+    left: state.left.flatMap((b) => piecesIn(blocks[b]!, 0, 0, false).map((p) => p.piece)),
+    cost: state.cost,
+  }
+}
 
 function lyingIn(node: Node, x: number, y: number, read: (piece: number, node: Node) => [boolean, number]): Lying[] {
   if (!node.kids) {

@@ -246,6 +246,7 @@ function cutSheet(flow: Flow, sheet: SheetCuts, model: HolderModel, length: (mm:
       const box = (x: number, y: number, l: number, w: number, fill: number): Ink => ({ kind: 'outline', pen: { width: 0.2 }, fill, outline: { start: { x, y }, segments: [[x + l, y], [x + l, y + w], [x, y + w], [x, y]].map(([px, py]) => ({ kind: 'line', to: { x: px!, y: py! } })) } }) // prettier-ignore
       return [
         box(0, 0, stock.length * scale, wide * scale, 0.85),
+        ...sheet.noGo.map((p) => box(p.from * scale, p.low * scale, (p.to - p.from) * scale, (Math.min(p.high, wide) - p.low) * scale, 0.4)), // prettier-ignore
         ...sheet.placements.flatMap((p): Ink[] => [
           box(p.x * scale, p.y * scale, p.length * scale, (p.width || wide) * scale, 1),
           { kind: 'text', at: { x: p.x * scale + 1, y: p.y * scale + 3.2 }, text: nameOf(p.partId), size: 2.6 },

@@ -1,4 +1,5 @@
 import { LISTS, type Column, type ListKey } from '../../shop/lists'
+import { parsePlaces } from '../../shop/places'
 import { sizeError } from '../../units/length'
 import { idError, isRecord, LONGEST_NOTE, nameError, oneOf } from './checked'
 
@@ -11,6 +12,7 @@ function cellError(column: Column, value: unknown): string | null {
     return typeof value === 'string' && value.length <= LONGEST_NOTE
       ? null
       : `text of up to ${LONGEST_NOTE} characters.`
+  if (column.type === 'places') return placesError(value)
   if (column.type === 'option') return oneOf(value, column.values, column.label)
   if (column.type === 'flag') return typeof value === 'boolean' ? null : 'true or false.'
   if (value === null && column.empty !== undefined) return null
@@ -18,6 +20,12 @@ function cellError(column: Column, value: unknown): string | null {
   if (typeof value !== 'number' || !(value >= column.min && value <= column.max))
     return `it lies between ${column.min} and ${column.max}.`
   return null
+}
+
+function placesError(value: unknown): string | null {
+  if (typeof value !== 'string' || value.length > LONGEST_NOTE) return `text of up to ${LONGEST_NOTE} characters.`
+  const read = parsePlaces(value, 'mm')
+  return typeof read === 'string' ? read : null
 }
 
 /** What is wrong with a list of the shop, row and column named, or null. */

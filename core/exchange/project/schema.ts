@@ -41,6 +41,12 @@ const described = (schema: Schema, description: string): Schema => ({ ...schema,
 const cell = (column: Column): Schema => {
   if (column.type === 'name' || column.type === 'material') return { ...name, title: column.label }
   if (column.type === 'text') return { ...text(LONGEST_NOTE), title: column.label }
+  if (column.type === 'places')
+    return {
+      ...text(LONGEST_NOTE),
+      title: column.label,
+      description: 'mm along the piece, and across it: 310 to 350; 500 to 540 × 0 to 60',
+    }
   if (column.type === 'option') return { ...choice(column.values), title: column.label }
   if (column.type === 'flag') return { type: 'boolean', title: column.label }
   const figure = between(column.min, column.max)
