@@ -33,7 +33,8 @@ const NODES = 50
 /** Full sheets from all pieces, and the most of them that go together. */
 export class FullSheets {
   private readonly full = new Map<string, FullSheet>()
-  private readonly slack: number
+  /** What a plan at the bound wastes in all, mm². */
+  readonly slack: number
   private readonly levels: typeof LEVELS
   private level = 0
   private chosenFrom = ''

@@ -21,11 +21,22 @@ export function firstPlan(problem: Problem, random: Random): State {
   return state
 }
 
-/** How many steps back the plan is that a new one has to be as good as. */
-const HISTORY = 200
+/** How a search goes about it. */
+export interface Pace {
+  /** how many steps back the plan is that a new one has to be as good as: the more, the slower it settles */
+  readonly history: number
+  /** how many pieces are taken out in one step, at most; and of all, what part */
+  readonly most: number
+  readonly part: number
+  /** how often a spot is passed over, so that not the same one is found each time */
+  readonly blink: number
+}
 
-/** How often a spot is passed over, so that not the same one is found each time. */
-const BLINK = 0.02
+/** Settles in some thousand steps. */
+export const QUICK: Pace = { history: 200, most: 12, part: 1 / 6, blink: 0.02 }
+
+/** Settles in some ten thousand steps, and lower. */
+export const PATIENT: Pace = { history: 1000, most: 24, part: 1 / 4, blink: 0.01 }
 
 /**
  * Looks for a plan that costs no more than a limit: ruin and recreate, late acceptance on the area that has no place.
@@ -47,6 +58,7 @@ export class LimitSearch {
     private readonly problem: Problem,
     private readonly limit: number,
     random: Random,
+    private readonly pace: Pace = QUICK,
     from: State | null = null,
   ) {
     this.mover = new RuinRecreate(problem, random)
@@ -55,8 +67,8 @@ export class LimitSearch {
     this.lacking = areaOf(problem, this.now.left)
     this.best = this.now
     this.least = this.lacking
-    this.late = new Array<number>(HISTORY).fill(this.lacking)
-    this.largest = Math.max(2, Math.min(12, Math.round(problem.pieces.length / 6)))
+    this.late = new Array<number>(pace.history).fill(this.lacking)
+    this.largest = Math.max(2, Math.min(pace.most, Math.round(problem.pieces.length * pace.part)))
   }
 
   /** Goes on for some steps, or until the clock. @returns a plan with nothing left, or null; `best` is the nearest to it */
@@ -64,13 +76,13 @@ export class LimitSearch {
     if (this.lacking === 0) return this.now
     for (let done = 0; done < until.steps; done++, this.step++) {
       if ((done & 31) === 0 && until.over()) return null
-      const next = this.mover.next(this.now, this.limit, this.largest, BLINK)
+      const next = this.mover.next(this.now, this.limit, this.largest, this.pace.blink)
       const lacking = areaOf(this.problem, next.left)
       if (lacking === 0) {
         this.least = 0
         return (this.best = next)
       }
-      const slot = this.step % HISTORY
+      const slot = this.step % this.pace.history
       if (lacking <= this.lacking || lacking <= this.late[slot]!) {
         this.now = next
         this.lacking = lacking

@@ -3,7 +3,7 @@ import { leastBought } from './bound'
 import { FullSheets } from './full-sheets'
 import { layoutOf, type Layout } from './layout'
 import { Refill } from './refill'
-import { firstPlan, LimitSearch } from './search'
+import { firstPlan, LimitSearch, PATIENT, QUICK } from './search'
 import { stateOf } from './tree-of'
 import { areaOf, type Problem } from './sheets'
 
@@ -13,6 +13,10 @@ const MOVES = 3
 
 /** How often the way that is nearer to a plan goes on for each time of the other. */
 const NEARER = 2
+
+/** Where this part of the sheets may be wasted, single pieces do; and they go on so often for each time of the other. */
+const ROOMY = 0.02
+const MOSTLY = 5
 
 /** In so many rounds only single pieces are moved: that is quick, and enough where there is room. */
 const LIGHT = 2
@@ -53,6 +57,7 @@ export function* layOut(problem: Problem, means: Means): Generator<Layout, Layou
 class Cheaper {
   private readonly single: LimitSearch
   private readonly sheets: Refill
+  private readonly roomy: boolean
   private rounds = 0
 
   constructor(
@@ -62,7 +67,8 @@ class Cheaper {
     private readonly full: FullSheets,
     private readonly means: Means,
   ) {
-    this.single = new LimitSearch(problem, limit, means.random)
+    this.roomy = full.slack > ROOMY * (full.slack + areaOf(problem, problem.pieces.map((_, i) => i))) // prettier-ignore
+    this.single = new LimitSearch(problem, limit, means.random, PATIENT)
     this.sheets = new Refill(problem, limit, from, means.random, means.over, full.add)
   }
 
@@ -70,11 +76,11 @@ class Cheaper {
   round(): Layout {
     const { sheets, single, means } = this
     const count = this.rounds++
-    const nearer = count < LIGHT || single.least <= sheets.least
+    const nearer = count < LIGHT || this.roomy || single.least <= sheets.least
     if (WHOLE.includes(count)) sheets.offer(this.full.next(this.limit))
-    const times = count < LIGHT ? 0 : nearer ? 1 : NEARER
-    for (let i = 0; i < times && !means.over(); i++) if (this.refill()) return sheets.best
-    for (let i = 0; i < (nearer && times > 0 ? NEARER : 1) && !means.over(); i++)
+    for (let i = 0; i < (count < LIGHT ? 0 : nearer ? 1 : NEARER) && !means.over(); i++)
+      if (this.refill()) return sheets.best
+    for (let i = 0; i < (count < LIGHT || !nearer ? 1 : this.roomy ? MOSTLY : NEARER) && !means.over(); i++)
       if (single.run({ over: means.over, steps: STEPS })) break
     return sheets.least < single.least ? sheets.best : layoutOf(this.problem, single.best)
   }
@@ -85,7 +91,7 @@ class Cheaper {
     const before = sheets.least
     for (let i = 0; i < MOVES && !means.over(); i++) if (sheets.next()) return true
     if (sheets.least >= before) return false
-    const polish = new LimitSearch(problem, this.limit, means.random, stateOf(problem, sheets.best))
+    const polish = new LimitSearch(problem, this.limit, means.random, QUICK, stateOf(problem, sheets.best))
     polish.run({ over: means.over, steps: STEPS })
     if (polish.least < sheets.least) sheets.offer(layoutOf(problem, polish.best))
     return sheets.least === 0
