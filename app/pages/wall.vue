@@ -183,43 +183,12 @@ const print = () => window.print()
         <WallBacking class="no-print" :wall="wall" :own="own!" :designs="designs" />
       </section>
       <aside class="no-print">
-        <section v-if="hungNow" data-test="chosen">
-          <h2>{{ records.holders.find((h) => h.id === chosen)?.name }}</h2>
-          <div class="row">
-            <label
-              >left end
-              <LengthField
-                :model-value="hungNow.x"
-                label="Left end from the corner"
-                nought-allowed
-                @update:model-value="
-                  $event !== null && change('Move a holder', { hung: withPlace(hungNow!.holder, { x: $event }) })
-                "
-            /></label>
-            <label
-              >lower edge
-              <LengthField
-                :model-value="hungNow.z"
-                label="Lower edge over the floor"
-                nought-allowed
-                @update:model-value="
-                  $event !== null && change('Move a holder', { hung: withPlace(hungNow!.holder, { z: $event }) })
-                "
-            /></label>
-          </div>
-          <label class="check"
-            ><input
-              type="checkbox"
-              :checked="hungNow.fixed"
-              @change="change('Hold it there', { hung: withPlace(hungNow.holder, { fixed: !hungNow.fixed }) })"
-            />
-            stays here when arranged</label
-          >
-          <p>
-            <NuxtLink :to="`/holders/${chosen}`">Open it</NuxtLink>
-            <button class="link" @click="takeDown">Take it down</button>
-          </p>
-        </section>
+        <WallChosen
+          v-if="hungNow"
+          :hung="hungNow"
+          @place="(label, more) => change(label, { hung: withPlace(hungNow!.holder, more) })"
+          @down="takeDown"
+        />
         <section>
           <h2>To hang</h2>
           <p v-if="homeless.length === 0" class="quiet">Everything that can be built hangs.</p>
@@ -278,20 +247,6 @@ caption {
 }
 aside section + section {
   margin-top: 18px;
-}
-.row {
-  display: flex;
-  gap: 8px;
-}
-label {
-  font-size: 0.86rem;
-  color: var(--pencil);
-}
-.check {
-  display: flex;
-  gap: 6px;
-  align-items: center;
-  min-height: 32px;
 }
 aside p {
   display: flex;

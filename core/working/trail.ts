@@ -25,6 +25,13 @@ type Extra = Partial<Pick<Figure, 'quantity' | 'print' | 'note'>>
 export class Trail {
   private readonly figures = new Map<string, Figure>()
 
+  /** A trail that goes on from figures reckoned before. */
+  static from(figures: readonly Figure[]): Trail {
+    const trail = new Trail()
+    for (const f of figures) trail.figures.set(f.id, f)
+    return trail
+  }
+
   /** A figure that stands by itself: measured, set or chosen. Given twice, the first stays. */
   given(id: string, label: string, value: number, origin: Origin, extra: Extra = {}): number {
     if (!this.figures.has(id)) this.add(id, label, value, origin, '', extra)

@@ -13,13 +13,15 @@ import { usualShop } from '#core/shop/usual'
 import { wallDesign } from '#core/wall/backing/wall-model'
 import { freeBetween } from '#core/wall/backing/stretches'
 import { wallPiece } from '#core/wall/extent'
-import { wallLoads } from '#core/wall/loads'
+import { wallLoads } from '#core/wall/loads/loads'
+import { HOLDS, PULL } from '#core/wall/loads/strip-pull'
 import { mayHang, keepOuts } from '#core/wall/may-hang'
 import { roomFor } from '#core/wall/room-left'
 import { studsFrom, type Hit } from '#core/wall/stud-finder'
 import { inspectWall } from '#core/wall/inspect-wall'
 import { heightsFor, rowsOn } from '#core/wall/strips'
 import { newWall, THING_KINDS, type Wall } from '#core/wall/wall'
+import { workedOut } from './worked-out'
 import { mallet, railOf, threeMallets } from './samples'
 
 const shop = usualShop()
@@ -198,6 +200,20 @@ describe('what a wall still takes', () => {
     expect(loaded[0]!.mass).toBeCloseTo(p.mass!)
     expect(studs.reduce((sum, s) => sum + s.mass, 0)).toBeCloseTo(p.mass!)
     expect(loaded[0]!.pull).toBeGreaterThan(p.mass! * 9.80665)
+    // every figure of it is what its formula gives, down to measurements and settings
+    const { working, by } = loaded[0]!
+    expect(by).toBe('h1')
+    const value = (id: string): number => working.find((f) => f.id === id)!.value
+    expect([value(PULL), value(HOLDS)]).toEqual([loaded[0]!.pull, loaded[0]!.holds])
+    for (const f of working) if (f.formula) expect(workedOut(f.formula, value), f.id).toBeCloseTo(f.value, 6)
+    expect(working.find((f) => f.id === 'wall:mass')!.from).toContain('woodMass')
+    const { stripThickness: t, stripBevel } = shop.settings
+    const lean = Math.tan((stripBevel * Math.PI) / 180)
+    const weight = p.mass! * 9.80665
+    const pull = Math.max(weight * lean, (weight * value('loadOut')) / value('bevelArm'))
+    const face = value('wall:face')
+    const screws = Number(/\/ (\d+)$/.exec(working.find((f) => f.id === PULL)!.formula)![1])
+    expect(value(PULL) * screws).toBeCloseTo((pull * (face - (t * lean) / 2) + (weight * t) / 2) / ((face - t * lean) / 2)) // prettier-ignore
   })
 
   it('tells what to build next for tools without a home, the daily ones first', () => {

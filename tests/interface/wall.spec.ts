@@ -33,6 +33,42 @@ test('a wall is measured, a holder hung, dragged, and what it covers is told at 
   await expect(places.getByRole('row', { name: /^Rail/ })).toContainText(`${before + 10} mm`)
 })
 
+test('a holder is turned round where it hangs', async ({ page, service }) => {
+  const { id } = await shopFor(page, service, { tools: [mallet('a', 28, 70), mallet('b', 30, 80)], rail: {} })
+  await page.goto('/wall')
+  await page.getByRole('button', { name: 'Measure a wall' }).click()
+  await page.getByRole('button', { name: 'Rail', exact: true }).click()
+  const tools = async () => {
+    const all = ((await (await page.request.get(`/api/holders/${id}-rail`)).json()) as { seats: { tool: string }[] })
+      .seats
+    return all.map((s) => s.tool)
+  }
+  const before = await tools()
+  await page.getByTestId('chosen').getByRole('button', { name: 'Turn it round' }).click()
+  await saved(page)
+  expect(await tools()).toEqual([...before].reverse())
+})
+
+test.describe('a wall whose connection is cut', () => {
+  test.use({ provokes: { lines: [/ERR_INTERNET_DISCONNECTED/] } })
+
+  test('says so within 5 s, and loses nothing', async ({ page, service, context }) => {
+    const { id } = await shopFor(page, service, { tools: [mallet('a', 28, 70)], rail: {} })
+    await page.goto('/wall')
+    await page.getByRole('button', { name: 'Measure a wall' }).click()
+    await page.getByRole('button', { name: 'Rail', exact: true }).click()
+    await saved(page)
+    await context.setOffline(true)
+    const left = page.getByTestId('chosen').getByLabel('Left end from the corner')
+    await left.fill('777')
+    await expect(page.getByText('can’t be reached')).toBeVisible({ timeout: 5000 })
+    await context.setOffline(false)
+    await saved(page)
+    const walls = (await (await page.request.get(`/api/walls?shop=${id}`)).json()) as { hung: { x: number }[] }[]
+    expect(walls[0]!.hung[0]!.x).toBe(777)
+  })
+})
+
 test('holders are arranged, with reasons, taken or left', async ({ page, service }) => {
   const tools = ['a', 'b', 'c'].map((t, i) => mallet(t, 28, 70 + 10 * i))
   const { id, send } = await shopFor(page, service, { tools })
@@ -56,12 +92,26 @@ test('on a wall of strips a holder hangs by its own strip only', async ({ page, 
   const holder = (name: string, choices: object) => send('POST', '/api/holders', { id: `${id}-${name}`, shop: id, name, form: 'finger-rail', seats, choices }) // prettier-ignore
   await holder('screwed', {})
   await holder('hooked', { hung: 'strip', backHeight: 200 })
-  await send('POST', '/api/walls', { id: `${id}-w`, shop: id, name: 'Wall', width: 2400, height: 2300 })
+  await send('POST', '/api/walls', {
+    id: `${id}-w`,
+    shop: id,
+    name: 'Wall',
+    width: 2400,
+    height: 2300,
+    studs: [300, 900, 1200, 1500, 2100],
+  })
   await page.goto('/wall')
   await page.getByLabel('bevelled strips').check()
   await expect(page.getByTestId('strips')).toContainText(/\d strips of 2400 mm, 7\d(\.5)? mm wide/)
   await page.getByRole('button', { name: 'hooked' }).click()
   await expect(page.getByTestId('locating').getByRole('row', { name: /^hooked/ })).toContainText(/[1-9]$/)
+  // what pulls at its strip shows its working, back to the holder's own figures
+  const up = page.getByTestId('backing')
+  await up.getByRole('button', { name: /^\d+ N$/ }).click()
+  const card = up.getByTestId('working-card')
+  await expect(card).toContainText('Pull on a screw of the strip')
+  await card.getByRole('button', { name: 'Pull at the bevel, N' }).click()
+  await expect(card.getByRole('button', { name: 'The holder with its tools' })).toBeVisible()
   await expect(page.getByTestId('wall-verdicts')).toHaveCount(0)
   await page.getByRole('button', { name: 'screwed' }).click()
   await expect(page.getByTestId('wall-verdicts')).toContainText('screwed is made to be screwed on')

@@ -8,7 +8,7 @@ import { formulaWithNumbers, writeFigure } from '#core/working/text'
 import { useFormat } from '~/composables/useFormat'
 
 /** The working of one figure: the formula in words and in numbers, the rule behind it, and what it comes from. */
-const props = defineProps<{ worked: Design; figure: Figure }>()
+const props = defineProps<{ worked: Pick<Design, 'working'>; figure: Figure }>()
 const emit = defineEmits<{ pick: [id: string]; choose: [key: string, value: number] }>()
 
 const { format } = useFormat()

@@ -3,15 +3,18 @@ import { computed, ref } from 'vue'
 import { hardwareOf } from '#core/bench/hardware'
 import type { Design } from '#core/choose/design'
 import { WALL_FILES, type WallFile } from '#core/exchange/wall/wall-files'
-import { wallLoads } from '#core/wall/loads'
+import { wallLoads, type StripLoad } from '#core/wall/loads/loads'
+import { HOLDS, PULL } from '#core/wall/loads/strip-pull'
 import type { Wall } from '#core/wall/wall'
 import { download, fileName } from '~/composables/download'
 import { useFormat } from '~/composables/useFormat'
+import { useHistory } from '~/stores/history'
 import { useRecords } from '~/stores/records'
 
 /** What goes up on a wall before the holders, what its strips and studs carry, and what it can be taken along as. */
 const props = defineProps<{ wall: Wall; own: Design; designs: ReadonlyMap<string, Design> }>()
 const records = useRecords()
+const history = useHistory()
 const { length, mass } = useFormat()
 
 const boards = computed(() => props.own.model?.boards ?? [])
@@ -27,6 +30,16 @@ const sizes = computed(() => {
   return [...found.values()]
 })
 const loads = computed(() => wallLoads(props.wall, props.designs, records.shop!))
+/** The figure of a strip whose working is open. */
+const open = ref<{ strip: string; figure: string } | null>(null)
+const show = (strip: string, figure: string) => {
+  open.value = open.value?.strip === strip && open.value.figure === figure ? null : { strip, figure }
+}
+const figureOf = (s: StripLoad) => s.working.find((f) => f.id === open.value?.figure)
+function choose(id: string, key: string, value: number) {
+  const holder = records.get('holders', id)?.data
+  if (holder) history.change(key, 'holders', id, { ...holder, choices: { ...holder.choices, [key]: value } })
+}
 const loaded = computed(() => loads.value.studs.filter((s) => s.mass > 0))
 
 const SAYS: Record<WallFile, string> = { 'locating.pdf': 'Locating sheet, PDF', 'wall.svg': 'SVG', 'wall.dxf': 'DXF', 'positions.csv': 'Positions, CSV' } // prettier-ignore
@@ -68,8 +81,22 @@ async function take(file: string) {
       <h3>What carries it</h3>
       <ul class="plain-list">
         <li v-for="s in loads.strips" :key="s.id">
-          <VerdictMark :level="s.level" /> {{ s.name }}: {{ mass(s.mass) }}, {{ s.pull.toFixed(0) }} N on its most
-          pulled screw of {{ s.holds.toFixed(0) }}
+          <VerdictMark :level="s.level" /> {{ s.name }}: {{ mass(s.mass) }},
+          <template v-if="s.working.length > 0"
+            ><button class="link" :aria-expanded="open?.strip === s.id" @click="show(s.id, PULL)">
+              {{ s.pull.toFixed(0) }} N
+            </button>
+            on its most pulled screw of
+            <button class="link" @click="show(s.id, HOLDS)">{{ s.holds.toFixed(0) }}</button></template
+          ><template v-else>no screw of it is in a stud there</template>
+          <HolderWorkingCard
+            v-if="open?.strip === s.id && figureOf(s)"
+            class="working"
+            :worked="{ working: s.working }"
+            :figure="figureOf(s)!"
+            @pick="show(s.id, $event)"
+            @choose="(key, value) => choose(s.by, key, value)"
+          />
         </li>
         <li v-for="s in loaded" :key="s.at" class="quiet">
           stud at <LengthText :text="length(s.at)" />: {{ mass(s.mass) }}
@@ -99,6 +126,11 @@ section {
   display: flex;
   flex-wrap: wrap;
   gap: 6px 14px;
+}
+
+.working {
+  margin: 6px 0 10px;
+  max-width: 46ch;
 }
 h3 {
   margin: 12px 0 2px;

@@ -1,12 +1,12 @@
-import { GRAVITY } from '../units/gravity'
-import type { Design } from '../choose/design'
-import { gravityOf, screwDiameter, withdrawal } from '../fit/screw'
-import type { Shop } from '../shop/shop'
-import { at, wallPiece } from './extent'
-import { wallDesign } from './backing/wall-model'
-import { IN_STUD, placedOn } from './may-hang'
-import { heightsFor, rowsOn } from './strips'
-import type { Wall } from './wall'
+import type { Design } from '../../choose/design'
+import type { Shop } from '../../shop/shop'
+import type { Working } from '../../working/figure'
+import { at, wallPiece } from '../extent'
+import { wallDesign } from '../backing/wall-model'
+import { IN_STUD, placedOn } from '../may-hang'
+import { heightsFor, rowsOn } from '../strips'
+import type { Wall } from '../wall'
+import { stripPull } from './strip-pull'
 
 /** What one length of strip carries. */
 export interface StripLoad {
@@ -18,6 +18,9 @@ export interface StripLoad {
   pull: number
   holds: number
   level: 'pass' | 'watch' | 'stop'
+  /** the holder that pulls most, and how its pull and what holds it are reckoned */
+  by: string
+  working: Working
 }
 
 /** What one stud carries. */
@@ -58,34 +61,16 @@ export function wallLoads(
     const covered = screws.filter((f) => f.at.x > box.x0 && f.at.x < box.x1)
     const own = covered.length > 0 ? covered : [...screws].sort((a, b) => Math.abs(a.at.x - middle) - Math.abs(b.at.x - middle)).slice(0, 1) // prettier-ignore
     for (const f of own) share(f.at.x, mass / own.length)
-    const pull = own.length > 0 ? pullOn(designs.get(piece.holder)!, mass, wall, shop) / own.length : 0
-    const [screw] = own
-    const holds = screw ? withdrawal(gravityOf(shop.settings.wallDensity), screwDiameter(screw.gauge!)) * screw.bite : 0
+    const design = designs.get(piece.holder)!
+    const here = own.length > 0 ? stripPull(design, mass, own, shop) : { pull: 0, holds: 0, working: [] }
     for (const b of carrying) {
-      const old = strips.get(b.id) ?? { id: b.id, name: b.name, mass: 0, pull: 0, holds, level: 'pass' as const }
-      const worst = Math.max(old.pull, pull)
-      strips.set(b.id, { ...old, mass: old.mass + mass / carrying.length, pull: worst, holds, level: holds === 0 || worst > holds ? 'stop' : worst > holds / 2 ? 'watch' : 'pass' }) // prettier-ignore
+      const old = strips.get(b.id)
+      const worst = old && old.pull >= here.pull ? old : { ...here, by: piece.holder }
+      const { pull, holds, working, by } = worst
+      const level = holds === 0 || pull > holds ? 'stop' : pull > holds / 2 ? 'watch' : 'pass'
+      strips.set(b.id, { id: b.id, name: b.name, mass: (old?.mass ?? 0) + mass / carrying.length, pull, holds, working, by, level }) // prettier-ignore
     }
   }
   const byName = [...strips.values()].sort((a, b) => a.name.localeCompare(b.name, 'en', { numeric: true }))
   return { strips: byName, studs: wall.studs.map((s) => ({ at: s, mass: onStud.get(s) ?? 0 })) }
-}
-
-/**
- * The pull that a holder has on the screws of its strip, N: what its bevel and its lever draw from the wall, taken up at
- * the height of the screws.
- * @source (P y_bevel + W t / 2) / y_screw, P = max(W tan a, W d / h); docs/rules.md
- */
-function pullOn({ working }: Design, mass: number, wall: Wall, shop: Shop): number {
-  const value = (id: string): number | undefined => working.find((f) => f.id === id)?.value
-  const { stripThickness: t, stripBevel } = shop.settings
-  const lean = Math.tan((stripBevel * Math.PI) / 180)
-  const weight = mass * GRAVITY
-  const [out, arm] = [value('loadOut') ?? 100, value('bevelArm') ?? 100]
-  const p = Math.max(weight * lean, arm > 0 ? (weight * out) / arm : 0)
-  const [row] = rowsOn(wall, shop)
-  const face = row ? row.high - row.low : 60
-  const bevel = face - (t * lean) / 2
-  const screw = (face - t * lean) / 2
-  return (p * bevel + (weight * t) / 2) / screw
 }
