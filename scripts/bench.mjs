@@ -33,7 +33,7 @@ async function main() {
   await core()
   console.log()
   say('the page …')
-  for (const file of ['page', 'many-tools', 'cutting', 'arrange']) {
+  for (const file of ['page', 'many-tools', 'drag', 'cutting', 'arrange']) {
     await run('npx', ['--no-install', 'tsx', '--tsconfig', 'tsconfig.cli.json', `tests/bench/${file}.ts`], {
       env: { CHROMIUM: find('chromium') },
     })

@@ -23,12 +23,16 @@ export function useWallDrag(
   /** The click that ends a drag chooses nothing else. */
   let dropped = false
 
+  /** From the screen to the wall; asked for when a drag begins, for asking lays the page out. */
+  let toWall: DOMMatrix | null = null
+
   function placeOf(event: PointerEvent) {
-    const point = new DOMPoint(event.clientX, event.clientY).matrixTransform(svg.value!.getScreenCTM()!.inverse())
+    const point = new DOMPoint(event.clientX, event.clientY).matrixTransform(toWall!)
     return { x: point.x, z: -point.y }
   }
   function down({ holder, x, z }: Hung, event: PointerEvent) {
     tell.chosen(holder)
+    toWall = svg.value!.getScreenCTM()!.inverse()
     const p = placeOf(event)
     held.value = { holder, dx: p.x - x, dz: p.z - z, x, z }
     svg.value!.setPointerCapture(event.pointerId)

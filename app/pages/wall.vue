@@ -17,7 +17,7 @@ import { useRecords } from '~/stores/records'
 useHead({ title: 'Wall · Fingerling' })
 const records = useRecords()
 const history = useHistory()
-const { length } = useFormat()
+const { length, format } = useFormat()
 const { proposal, working, failed, run, stop, leave } = useArranging()
 
 const wall = computed<Wall | null>(() => records.walls[0] ?? null)
@@ -155,7 +155,9 @@ const print = () => window.print()
           <li v-for="l in proposal.left" :key="l.holder"><VerdictMark level="watch" /> {{ l.says }}</li>
         </ul>
         <ul v-if="verdicts.length" class="verdicts" aria-label="What is wrong on the wall" data-test="wall-verdicts">
-          <li v-for="v in verdicts" :key="v.id"><VerdictMark :level="v.level" worded /> {{ v.says }}</li>
+          <li v-for="v in verdicts" :key="v.id" v-memo="[v.level, v.says]">
+            <VerdictMark :level="v.level" worded /> {{ v.says }}
+          </li>
         </ul>
         <table v-if="sheet.length" class="plain" data-test="locating">
           <caption class="quiet small">
@@ -171,7 +173,11 @@ const print = () => window.print()
             </tr>
           </thead>
           <tbody>
-            <tr v-for="s in sheet" :key="s.id">
+            <tr
+              v-for="s in sheet"
+              :key="s.id"
+              v-memo="[s.name, s.left, s.right, s.top, s.row, s.studs.join(), wall.holds, format]"
+            >
               <td>{{ s.name }}</td>
               <td class="num"><LengthText :text="length(s.left)" /></td>
               <td class="num"><LengthText :text="length(s.right)" /></td>

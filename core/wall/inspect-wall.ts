@@ -116,13 +116,16 @@ function sticksOn(wall: Wall, rows: readonly Row[], placed: readonly Placed[], p
 }
 
 function meeting(placed: readonly Placed[]): WallVerdict[] {
+  // boxes once: every pair of holders is looked at, on each move of one that is dragged
+  const boxes = placed.map(({ piece, hung }) => ({ own: at(piece.all, hung.x, hung.z), room: at(roomOf(piece), hung.x, hung.z) })) // prettier-ignore
   return placed.flatMap((a, i) =>
-    placed.slice(i + 1).flatMap((b): WallVerdict[] => {
-      const [p, q] = [at(a.piece.all, a.hung.x, a.hung.z), at(b.piece.all, b.hung.x, b.hung.z)]
+    boxes.flatMap(({ own: q, room: roomOfB }, j): WallVerdict[] => {
+      const { own: p, room } = boxes[i]!
+      if (j <= i || !(meets(room, q) || meets(roomOfB, p))) return []
+      const b = placed[j]!
       const holders = [a.piece.holder, b.piece.holder]
       if (meets(p, q)) return [{ id: `meet:${holders.join('+')}`, level: 'stop', holders, says: `${a.piece.name} and ${b.piece.name} take up the same room, with their tools.` }] // prettier-ignore
-      const over = meets(at(roomOf(a.piece), a.hung.x, a.hung.z), q) ? [a, b] : meets(at(roomOf(b.piece), b.hung.x, b.hung.z), p) ? [b, a] : null // prettier-ignore
-      if (!over) return []
+      const over = meets(room, q) ? [a, b] : [b, a]
       return [{ id: `room:${holders.join('+')}`, level: 'watch', holders, says: `${over[1]!.piece.name} hangs so close above ${over[0]!.piece.name} that a hand has no room to take tools out.` }] // prettier-ignore
     }),
   )

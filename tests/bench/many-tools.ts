@@ -7,6 +7,7 @@ import { toolsCsv } from '#core/exchange/tools/write-list'
 import { allKinds } from '#core/footprint/kinds'
 import { plainTool, type Tool } from '#core/footprint/tool'
 import { shopWith } from '../core/samples'
+import { framesWhile } from './frames'
 import { noted, sayCalibration, summary, watchKeys, withBrowser } from './in-page'
 
 const TOOLS = 2000
@@ -23,53 +24,16 @@ function toolOf(i: number): Tool {
   return { ...plainTool(`t${i}`, kind.id, name), group: `Heap ${i % 40}`, measures, mass: 0.2 + (i % 30) / 20 }
 }
 
-interface TraceEvent {
-  name: string
-  ph: string
-  ts: number
-  dur?: number
-  tid: number
-  pid: number
-}
-
-const SCRIPTING = ['FunctionCall', 'EvaluateScript', 'FireAnimationFrame', 'RunMicrotasks', 'EventDispatch', 'TimerFire', 'v8.callFunction'] // prettier-ignore
-const LAYOUT = ['Layout', 'UpdateLayoutTree', 'UpdateLayerTree', 'PrePaint']
-const FRAME = 'AnimationFrame::Render'
-
-/** Scripting and layout within each frame, ms: the union of their events, as one calls another. */
-function perFrame(events: readonly TraceEvent[]): number[] {
-  const frames = events.filter((e) => e.name === FRAME && e.ph === 'b')
-  const busiest = new Map<string, number>()
-  for (const f of frames) busiest.set(`${f.pid}/${f.tid}`, (busiest.get(`${f.pid}/${f.tid}`) ?? 0) + 1)
-  const [thread] = [...busiest].sort((a, b) => b[1] - a[1])[0] ?? ['']
-  const own = events.filter((e) => `${e.pid}/${e.tid}` === thread)
-  const begins = own.filter((e) => e.name === FRAME && e.ph === 'b').map((e) => e.ts).sort((a, b) => a - b) // prettier-ignore
-  const work = own
-    .filter((e) => e.ph === 'X' && [...SCRIPTING, ...LAYOUT].includes(e.name))
-    .map((e) => [e.ts, e.ts + (e.dur ?? 0)] as const)
-    .sort((a, b) => a[0] - b[0])
-  const sums = begins.map(() => 0)
-  let [at, done] = [0, 0]
-  for (const [from, to] of work) {
-    while (at + 1 < begins.length && begins[at + 1]! <= from) at++
-    if (begins[at]! > from) continue
-    sums[at]! += Math.max(0, to - Math.max(from, done)) / 1000
-    done = Math.max(done, to)
-  }
-  return sums
-}
-
 async function scroll(browser: Browser, page: Page): Promise<void> {
   await page.mouse.move(500, 500)
-  await browser.startTracing(page, { categories: ['devtools.timeline', 'disabled-by-default-devtools.timeline'] })
   let most = 0
-  for (let i = 0; i < 240; i++) {
-    await page.mouse.wheel(0, i < 180 ? 110 : -130)
-    await page.waitForTimeout(12)
-    if (i % 12 === 0) most = Math.max(most, await page.locator('.tool').count())
-  }
-  const trace = JSON.parse((await browser.stopTracing()).toString()) as { traceEvents: TraceEvent[] }
-  const frames = perFrame(trace.traceEvents)
+  const frames = await framesWhile(browser, page, async () => {
+    for (let i = 0; i < 240; i++) {
+      await page.mouse.wheel(0, i < 180 ? 110 : -130)
+      await page.waitForTimeout(12)
+      if (i % 12 === 0) most = Math.max(most, await page.locator('.tool').count())
+    }
+  })
   const s = summary(frames)
   console.log(
     `${TOOLS} tools, scrolled over ${frames.length} frames: scripting and layout ${s.median.toFixed(1)} ms median, ${s.p95.toFixed(1)} ms p95, ${s.most.toFixed(1)} ms at most; ${most} drawings at most`,

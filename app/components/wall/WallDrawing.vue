@@ -56,13 +56,15 @@ const backingPaths = computed(() =>
   }),
 )
 const screwMarks = computed(() => (props.backing?.fasteners ?? []).map((f) => `M${f.at.x - 7} ${-f.at.z}h14m-7 -7v14`).join('')) // prettier-ignore
-const pieceOf = (holder: string) => props.pieces.find((p) => p.holder === holder)
-const levelOf = (holder: string) =>
-  props.verdicts.some((v) => v.level === 'stop' && v.holders.includes(holder))
-    ? 'stop'
-    : props.verdicts.some((v) => v.holders.includes(holder))
-      ? 'watch'
-      : 'pass'
+const pieceById = computed(() => new Map(props.pieces.map((p) => [p.holder, p])))
+const pieceOf = (holder: string) => pieceById.value.get(holder)
+/** The worst that is said of each holder. */
+const levels = computed(() => {
+  const found = new Map<string, WallVerdict['level']>()
+  for (const v of props.verdicts) for (const h of v.holders) if (found.get(h) !== 'stop') found.set(h, v.level)
+  return found
+})
+const levelOf = (holder: string) => levels.value.get(holder) ?? 'pass'
 
 /** Each holder as it is drawn from the front, about the lower left corner of its boards. */
 const looks = computed(() => {
@@ -147,6 +149,7 @@ const ghosts = computed(() =>
     <g
       v-for="h in wall.hung"
       :key="h.holder"
+      v-memo="[h, levelOf(h.holder), h.holder === chosen, looks.get(h.holder), pieceOf(h.holder)]"
       :class="['hung', levelOf(h.holder), { chosen: h.holder === chosen }]"
       :transform="`translate(${h.x} ${-h.z})`"
       :data-holder="h.holder"
