@@ -93,7 +93,7 @@ function restFirst(
 
 function part(whole: Region, placed: readonly CutPlacement[], cuts: Omit<Cut, 'number'>[], left: Left): void {
   if (placed.length === 0) return
-  const region = (placed.length > 1 && restFirst(whole, placed, cuts, left)) || whole
+  const region = restFirst(whole, placed, cuts, left) ?? whole
   for (const cross of [false, true]) {
     const groups = strips(placed, cross, left.kerf)
     const last = Math.max(...placed.map((p) => (cross ? p.x + p.length : p.y + p.width)))

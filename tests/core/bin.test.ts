@@ -43,6 +43,11 @@ describe('what is left of a sheet', () => {
   })
 })
 
+it('of a board with one short piece in it is as wide as the board', () => {
+  const one = { stockId: 's', stockIndex: 0, partId: 'p', rotated: false, x: 0, y: 0, length: 748, width: 103.5 }
+  expect(leftoversOf(2400, 145, [one], 2.4)[0]).toEqual({ x: 750.4, y: 0, length: 1649.6, width: 145 })
+})
+
 describe('a piece of stock that has been cut up', () => {
   const stock = { ...board('b', 'Board', 'eastern white pine', 18), length: 1200, width: 140 }
   const shop: Shop = shopWith({ stock: [stock] })
