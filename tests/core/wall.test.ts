@@ -80,6 +80,46 @@ describe('what is said of where things hang', () => {
     expect(ids(wall({ hung: [hung('h', 100, 1100)] }), [heavy])).toEqual([])
     expect(ids(wall({ hung: [hung('a', 100, 1900)] }), [a])).toEqual(['watch reach:a'])
   })
+  it('takes the bands of reach from the height of the person: easy to 0.82 of it, at the end at 1.18', () => {
+    for (const userHeight of [1500, 1750, 1930]) {
+      const own = { ...shop, settings: { ...shop.settings, userHeight } }
+      const told = (z: number, mass: number) =>
+        inspectWall(wall({ height: 4000, hung: [hung('a', 100, z - 100)] }), [piece('a', 300, 100, { mass })], own).map((v) => v.id) // prettier-ignore
+      // over 5 kg only in the easy band or lower
+      expect(told(0.82 * userHeight, 5.1)).toEqual([])
+      expect(told(0.82 * userHeight + 1, 5.1)).toEqual(['heavy:a'])
+      expect(told(0.82 * userHeight + 1, 5)).toEqual([])
+      expect(told(1.18 * userHeight, 1)).toEqual([])
+      expect(told(1.18 * userHeight + 1, 1)).toEqual(['reach:a'])
+    }
+  })
+  it('finds just the pairs that take up the same room, or each other’s way', () =>
+    fc.assert(
+      fc.property(
+        fc.array(fc.tuple(fc.integer({ min: 0, max: 1200 }), fc.integer({ min: 300, max: 1400 }), fc.integer({ min: 60, max: 500 }), fc.integer({ min: 60, max: 400 })), { maxLength: 8 }), // prettier-ignore
+        (all) => {
+          const pieces = all.map(([, , w, h], i) => piece(`p${i}`, w, h))
+          const w = wall({ width: 4000, height: 3000, hung: all.map(([x, z], i) => hung(`p${i}`, x, z)) })
+          const found = inspectWall(w, pieces, shop).filter((v) => v.holders.length === 2)
+          const wanted = all.flatMap(([x, z], i) =>
+            all.flatMap(([x2, z2], j) => {
+              if (j <= i) return []
+              const [p, q] = [at(pieces[i]!.all, x, z), at(pieces[j]!.all, x2, z2)]
+              if (meets(p, q)) return [`meet:p${i}+p${j}`]
+              const near = meets(at(roomOf(pieces[i]!), x, z), q) || meets(at(roomOf(pieces[j]!), x2, z2), p)
+              return near ? [`room:p${i}+p${j}`] : []
+            }),
+          )
+          expect(found.map((v) => v.id)).toEqual(wanted)
+          // what is in the way hangs above what it stands in the way of
+          for (const v of found.filter((f) => f.id.startsWith('room:'))) {
+            const [a, b] = v.holders.map((h) => w.hung.find((x) => x.holder === h)!)
+            expect(v.says.startsWith(a!.z > b!.z ? a!.holder : b!.holder)).toBe(true)
+          }
+        },
+      ),
+      { seed: 4, numRuns: 150 },
+    ))
   it('on studs alone wants screws in them, and says how far to move', () => {
     const studs = wall({ holds: 'studs', studs: [600, 1000], hung: [hung('a', 100, 1000)] })
     const wide = piece('a', 460, 300)
