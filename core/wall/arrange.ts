@@ -2,6 +2,7 @@ import { xoroshiro128plus } from 'pure-rand/generator/xoroshiro128plus'
 import type { Shop } from '../shop/shop'
 import { at, meets, type WallBox, type WallPiece } from './extent'
 import { costAt, NOWHERE, workAt } from './arrange-cost'
+import { carrierOf } from './backing/carried'
 import { keepOuts, mayHang, placedOn, roomOf, studsHit } from './may-hang'
 import { heightsFor, rowAt, rowsOn } from './strips'
 import type { Hung, Wall } from './wall'
@@ -34,13 +35,14 @@ interface Spot {
 /** Places that a piece may have on a wall with nothing else on it, the cheapest first. */
 function spotsFor(wall: Wall, shop: Shop, piece: WallPiece, now: Hung | undefined): Spot[] {
   const outs = keepOuts(wall, shop)
+  const carries = carrierOf(wall, shop)
   const columns = new Set<number>()
   for (let x = -piece.all.x0; x + piece.all.x1 <= wall.width + 1e-6; x += GRID) columns.add(x)
   // on studs: where screws meet them, besides the grid
   if (wall.holds === 'studs') for (const stud of wall.studs) for (const s of piece.screws) columns.add(stud - s)
   const spots: Spot[] = []
   const add = (x: number, z: number, less = 0): void => {
-    if (!mayHang(wall, outs, piece, x, z, [])) return
+    if (!mayHang(wall, outs, piece, x, z, []) || !carries(piece, x, z)) return
     const one = wall.holds === 'studs' && piece.screws.length > 0 && studsHit(wall, piece, x).length < 2 ? 500 : 0
     spots.push({ x, z, cost: costAt(wall, shop, piece, x, z) + one - less })
   }

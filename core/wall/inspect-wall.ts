@@ -3,7 +3,8 @@ import type { Shop } from '../shop/shop'
 import { formatLength } from '../units/format-length'
 import { formatMass, massUnitFor } from '../units/mass'
 import { at, meets, type WallPiece } from './extent'
-import { freeBetween } from './backing/stretches'
+import { CARRIED, carriedBy } from './backing/carried'
+import { stripRuns, type StripRun } from './backing/strip-pieces'
 import { IN_STUD, keepOuts, placedOn, roomOf, studsHit, type Placed } from './may-hang'
 import { heightsFor, rowAt, rowsOn, type Row } from './strips'
 import type { Wall } from './wall'
@@ -21,14 +22,16 @@ export interface WallVerdict {
 export function inspectWall(wall: Wall, pieces: readonly WallPiece[], shop: Shop): WallVerdict[] {
   const placed = placedOn(wall, pieces)
   const rows = rowsOn(wall, shop)
+  const runs = stripRuns(wall, shop)
   return [
     ...placed.flatMap((p) => [
       ...offStrips(wall, rows, p, shop),
+      ...bare(rows, runs, p, shop),
       ...offTheWall(wall, p),
       ...covers(wall, p, shop),
       ...tooHigh(p, shop),
       ...misses(wall, p, shop),
-      ...sticksOn(wall, rows, placed, p, shop),
+      ...sticksOn(wall, rows, runs, placed, p, shop),
     ]),
     ...meeting(placed),
   ]
@@ -82,6 +85,17 @@ function offStrips(wall: Wall, rows: readonly Row[], { hung, piece }: Placed, sh
   return [{ ...about, says: `${piece.name} hangs on no strip: ${way} it does.` }]
 }
 
+/** Strips stop at things and may be in pieces: a holder wants strip behind it on both sides of its middle. */
+function bare(rows: readonly Row[], runs: readonly StripRun[], { hung, piece }: Placed, shop: Shop): WallVerdict[] {
+  const row = rowAt(rows, piece, hung.z, shop)
+  if (row === null) return []
+  const { x0, x1 } = at(piece.boards, hung.x, hung.z)
+  const { left, right } = carriedBy(runs, row, x0, x1)
+  if (Math.min(left, right) >= CARRIED) return []
+  const side = left + right === 0 ? 'has no strip behind it' : left < right ? 'has too little strip behind its left half' : 'has too little strip behind its right half' // prettier-ignore
+  return [{ id: `bare:${piece.holder}`, level: 'stop', holders: [piece.holder], says: `${piece.name} ${side}: move it along row ${row} to where there is some.` }] // prettier-ignore
+}
+
 /** On studs alone a holder wants its screws in them; told with the shift that would do. */
 function misses(wall: Wall, { hung, piece }: Placed, shop: Shop): WallVerdict[] {
   if (wall.holds !== 'studs' || piece.screws.length === 0) return []
@@ -97,21 +111,30 @@ function misses(wall: Wall, { hung, piece }: Placed, shop: Shop): WallVerdict[] 
 }
 
 /** What hooks under its strip too is slid on from an end of it: its whole length has to be free beside one. */
-function sticksOn(wall: Wall, rows: readonly Row[], placed: readonly Placed[], p: Placed, shop: Shop): WallVerdict[] {
+function sticksOn(
+  wall: Wall,
+  rows: readonly Row[],
+  runs: readonly StripRun[],
+  placed: readonly Placed[],
+  p: Placed,
+  shop: Shop,
+): WallVerdict[] {
   const row = p.piece.slides ? rowAt(rows, p.piece, p.hung.z, shop) : null
   if (row === null) return []
-  const { low, high } = rows[row - 1]!
   const own = at(p.piece.all, p.hung.x, p.hung.z)
   const long = own.x1 - own.x0
   const middle = (own.x0 + own.x1) / 2
-  const stretch = freeBetween(wall, low, high, () => 0).find((s) => s.from <= middle && s.to >= middle)
+  const stretch = runs.find((s) => s.row === row && s.from <= middle && s.to >= middle)
   if (!stretch) return []
   const free = (from: number, to: number): boolean =>
     from >= -1e-6 &&
     to <= wall.width + 1e-6 &&
     placed.every((o) => o === p || !meets(at(o.piece.all, o.hung.x, o.hung.z), { ...own, x0: from, x1: to })) &&
     wall.things.every((t) => !meets({ x0: t.x, x1: t.x + t.width, z0: t.z, z1: t.z + t.height }, { ...own, x0: from, x1: to })) // prettier-ignore
-  if (free(stretch.from - long, own.x0) || free(own.x1, stretch.to + long)) return []
+  // beyond its end no other piece of the row is in the way
+  const off = (from: number): boolean => runs.every((r) => r.row !== row || r.to <= from + 1e-6 || r.from >= from + long - 1e-6) // prettier-ignore
+  if (off(stretch.from - long) && free(stretch.from - long, own.x0)) return []
+  if (off(stretch.to) && free(own.x1, stretch.to + long)) return []
   return [{ id: `slides:${p.piece.holder}`, level: 'watch', holders: [p.piece.holder], says: `${p.piece.name} hooks over and under its strip and is slid on from an end, but neither end of strip ${row} has its length free: a foot and a lock slat hold it as well, and it lifts off.` }] // prettier-ignore
 }
 

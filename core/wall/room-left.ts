@@ -1,6 +1,7 @@
 import type { Shop } from '../shop/shop'
 import { costAt } from './arrange-cost'
 import { at, type WallBox, type WallPiece } from './extent'
+import { carrierOf } from './backing/carried'
 import { keepOuts, mayHang, placedOn, roomOf } from './may-hang'
 import { heightsFor, rowsOn } from './strips'
 import type { Wall } from './wall'
@@ -33,6 +34,7 @@ export function roomFor(
 ): Room[] {
   const piece = boxOf(width, height, shop, wall.holds === 'strips')
   const outs = keepOuts(wall, shop)
+  const carries = carrierOf(wall, shop)
   const others = placedOn(wall, pieces).flatMap(({ hung, piece: p }) => [at(roomOf(p), hung.x, hung.z), at(p.all, hung.x, hung.z)]) // prettier-ignore
   const rows = rowsOn(wall, shop)
   const heights =
@@ -41,7 +43,7 @@ export function roomFor(
       : Array.from({ length: Math.max(0, Math.floor((wall.height - height) / GRID) + 1) }, (_, i) => i * GRID)
   const spots: (Room & { cost: number })[] = []
   for (let x = 0; x + width <= wall.width + 1e-6; x += GRID)
-    for (const z of heights) if (mayHang(wall, outs, piece, x, z, others)) spots.push({ x, z, cost: costAt(wall, shop, piece, x, z) }) // prettier-ignore
+    for (const z of heights) if (mayHang(wall, outs, piece, x, z, others) && carries(piece, x, z)) spots.push({ x, z, cost: costAt(wall, shop, piece, x, z) }) // prettier-ignore
   spots.sort((a, b) => a.cost - b.cost || a.x - b.x || a.z - b.z)
   const taken: Room[] = []
   for (const s of spots) {

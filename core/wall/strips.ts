@@ -9,6 +9,10 @@ export interface Strips {
   first: number
   gap: number
   top: number
+  /** In short pieces so long, row by row staggered, so that holders are slid off at their ends; absent: whole lengths. */
+  piece?: number
+  /** between two such pieces */
+  apart?: number
 }
 
 /** One strip on the wall, mm over the floor: its bevel is up, its sharp edge away from the wall. */

@@ -115,6 +115,14 @@ test('on a wall of strips a holder hangs by its own strip only', async ({ page, 
   await expect(page.getByTestId('wall-verdicts')).toHaveCount(0)
   await page.getByRole('button', { name: 'screwed' }).click()
   await expect(page.getByTestId('wall-verdicts')).toContainText('screwed is made to be screwed on')
+  // short pieces, so that what hooks over and under is slid off
+  await page.getByLabel('Strips in pieces of').fill('600')
+  await expect(up).toContainText('600 mm × 7')
+  await page.getByLabel('Room between two pieces').fill('350')
+  await expect(page.getByTestId('strips')).toContainText('rows of 2400 mm')
+  await saved(page)
+  await page.reload()
+  await expect(page.getByLabel('Room between two pieces')).toHaveValue('350')
 })
 
 test('a wall is covered with sheets on its studs, worked off at the bench, and taken along', async ({

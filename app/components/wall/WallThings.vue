@@ -110,8 +110,37 @@ const unit = computed(() => records.shop!.unit)
             @update:model-value="$event && emit('change', 'Strips', { strips: { ...wall.strips, gap: $event } })"
         /></label>
       </div>
+      <div class="row">
+        <label
+          >in pieces of
+          <LengthField
+            :model-value="wall.strips.piece || null"
+            label="Strips in pieces of"
+            :min="150"
+            optional
+            placeholder="whole lengths"
+            @update:model-value="
+              emit('change', 'Strips', {
+                strips: { ...wall.strips, piece: $event ?? 0, apart: wall.strips.apart ?? 300 },
+              })
+            "
+        /></label>
+        <label v-if="wall.strips.piece"
+          >room between two
+          <LengthField
+            :model-value="wall.strips.apart ?? 0"
+            label="Room between two pieces"
+            nought-allowed
+            @update:model-value="
+              $event !== null && emit('change', 'Strips', { strips: { ...wall.strips, apart: $event } })
+            "
+        /></label>
+      </div>
+      <p v-if="wall.strips.piece" class="quiet small">
+        Row by row half a step further on: a holder is slid off at the end of its piece, and lifted off nowhere.
+      </p>
       <p class="quiet small" data-test="strips">
-        {{ rows.length }} strips of {{ length(wall.width)
+        {{ rows.length }} {{ wall.strips.piece ? 'rows' : 'strips' }} of {{ length(wall.width)
         }}{{
           rows[0]
             ? `, ${length(rows[0].high - rows[0].low)} wide; their lower edges at ${rows.map((r) => length(r.low)).join(', ')}`

@@ -230,7 +230,7 @@ const wall: Schema = record(
     width: described(between(50, LONGEST_WALL), 'mm'),
     height: described(between(50, LONGEST_WALL), 'mm'),
     holds: choice(HOLDS),
-    strips: record({ first: between(0, LONGEST_WALL), gap: between(1, LONGEST_WALL), top: between(0, LONGEST_WALL) }),
+    strips: record({ first: between(0, LONGEST_WALL), gap: between(1, LONGEST_WALL), top: between(0, LONGEST_WALL), piece: described(between(0, LONGEST_WALL), 'length of short pieces, mm; left out or 0: whole lengths'), apart: between(0, LONGEST_WALL) }), // prettier-ignore
     studs: described(list(between(0, LONGEST_WALL), MOST_ON_WALL), 'centres from the left corner, mm'),
     things: list(
       record(

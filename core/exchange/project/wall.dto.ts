@@ -40,6 +40,8 @@ export class StripsDto implements Strips {
   @Checked(within(0, 'the lowest strip')) first = usualStrips().first
   @Checked(within(1, 'the gap between strips')) gap = usualStrips().gap
   @Checked(within(0, 'the room at the top')) top = usualStrips().top
+  @Checked((v) => (v === undefined ? null : within(0, 'the pieces of a strip')(v))) piece?: number
+  @Checked((v) => (v === undefined ? null : within(0, 'the room between two pieces')(v))) apart?: number
 }
 
 const isCorner = (v: unknown): boolean => Array.isArray(v) && v.length === 3 && v.every((n) => typeof n === 'number' && Math.abs(n) <= 500) // prettier-ignore

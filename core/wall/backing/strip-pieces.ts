@@ -1,15 +1,20 @@
 import type { Shop } from '../../shop/shop'
-import { rowsOn, type Row } from '../strips'
+import { rowsOn, type Row, type Strips } from '../strips'
 import type { Wall } from '../wall'
 import { freeBetween, type Stretch } from './stretches'
 
-/** One length of strip on the wall. mm */
-export interface StripPiece extends Stretch {
-  /** number of its row from below, and of itself in the row from the left; from 1 */
+/** A stretch of a row that strip is on without a gap. mm */
+export interface StripRun extends Stretch {
+  /** number of its row from below, from 1 */
   row: number
-  place: number
   low: number
   high: number
+}
+
+/** One length of strip on the wall. mm */
+export interface StripPiece extends StripRun {
+  /** its number in the row from the left, from 1 */
+  place: number
   /** where its screws are, along the wall */
   screws: number[]
 }
@@ -48,14 +53,40 @@ const screwsOf = ({ from, to }: Stretch, studs: readonly number[]): number[] =>
 /** Keep-outs of strips: an outlet and a switch want room, a window's and a door's frame a little. */
 const ROOM_AT_FRAME = 10
 
-/** Every piece of strip that goes up a wall, from below, from the left. @param longest that the stock gives, mm */
-export function stripPieces(wall: Wall, shop: Shop, longest: number): StripPiece[] {
-  const studs = [...wall.studs].sort((a, b) => a - b)
+/** A stretch in short pieces; every other row begins half a step further on. None is cut to less than half. */
+function shortPieces({ from, to }: Stretch, row: number, { piece = 0, apart = 0 }: Strips): Stretch[] {
+  if (piece <= 0) return [{ from, to }]
+  const long = Math.max(piece, SHORTEST)
+  const step = long + apart
+  const first = row % 2 === 1 ? from : from - step / 2
+  return Array.from({ length: Math.ceil((to - first) / step) }, (_, i) => ({
+    from: Math.max(from, first + i * step),
+    to: Math.min(to, first + i * step + long),
+  })).filter((s) => s.to - s.from >= long / 2)
+}
+
+/** Where strip is on a wall, from below, from the left; joints don't part it. */
+export function stripRuns(wall: Wall, shop: Shop): StripRun[] {
   const keep = (t: { kind: string }): number => t.kind === 'outlet' || t.kind === 'switch' ? shop.settings.outletKeep : t.kind === 'bench' ? 0 : ROOM_AT_FRAME // prettier-ignore
   return rowsOn(wall, shop).flatMap(({ low, high }: Row, i) =>
     freeBetween(wall, low, high, keep)
-      .flatMap((s) => joined(s, studs, longest))
+      .flatMap((s) => shortPieces(s, i + 1, wall.strips))
       .filter((s) => s.to - s.from >= SHORTEST)
-      .map((s, n): StripPiece => ({ ...s, row: i + 1, place: n + 1, low, high, screws: screwsOf(s, studs) })),
+      .map((s): StripRun => ({ ...s, row: i + 1, low, high })),
+  )
+}
+
+/** Every piece of strip that goes up a wall, from below, from the left. @param longest that the stock gives, mm */
+export function stripPieces(wall: Wall, shop: Shop, longest: number): StripPiece[] {
+  const studs = [...wall.studs].sort((a, b) => a - b)
+  const inRow = new Map<number, number>()
+  return stripRuns(wall, shop).flatMap((run) =>
+    joined(run, studs, longest)
+      .filter((s) => s.to - s.from >= SHORTEST)
+      .map((s): StripPiece => {
+        const place = (inRow.get(run.row) ?? 0) + 1
+        inRow.set(run.row, place)
+        return { ...run, ...s, place, screws: screwsOf(s, studs) }
+      }),
   )
 }
