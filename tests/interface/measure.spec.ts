@@ -250,6 +250,21 @@ test('several are made at once from one line, and share the rest', async ({ page
   await expect(page.getByText('1 in the tray')).toBeVisible()
 })
 
+test('Escape leaves the field at once, so that an undo pressed right after it is not the field’s', async ({
+  page,
+  service,
+}) => {
+  const shop = await shopFor(page, service, { tools: [mallet('a', 28, 70)] })
+  await page.goto(`/tools?tool=${shop.id}-a`)
+  await figure(page, 'Name').focus()
+  const left = await page.evaluate(() => {
+    const field = document.activeElement!
+    field.dispatchEvent(new KeyboardEvent('keydown', { key: 'Escape', bubbles: true }))
+    return document.activeElement !== field
+  })
+  expect(left).toBe(true)
+})
+
 test('room is left for a tool to come, and four like clamps take four places', async ({ page, service }) => {
   const shop = await shopFor(page, service, { tools: [mallet('a', 28, 70)] })
   await page.goto(`/tools?tool=${shop.id}-a`)

@@ -43,11 +43,16 @@ function next() {
 }
 const search = ref<HTMLInputElement>()
 
+/** The card goes a moment later; keys that follow at once, such as undo, are no longer meant for its field. */
+function closeCard() {
+  if (document.activeElement instanceof HTMLElement) document.activeElement.blur()
+  show(null)
+}
 useKeys(() => [
   { on: 'n', says: 'New tool', act: addHere },
   { on: 'm', says: 'Several at once', act: () => (likeWhat.value = openId.value) },
   { on: '/', says: 'Search', act: () => search.value?.focus() },
-  { on: 'Escape', says: 'Close the card', act: () => show(null), whileTyping: true },
+  { on: 'Escape', says: 'Close the card', act: closeCard, whileTyping: true },
 ])
 </script>
 
