@@ -137,7 +137,7 @@ const unit = computed(() => records.shop!.unit)
         /></label>
       </div>
       <p v-if="wall.strips.piece" class="quiet small">
-        Row by row half a step further on: a holder is slid off at the end of its piece, and lifted off nowhere.
+        Row by row half a step further on. What hooks over and under its strip is slid off at the end of a piece.
       </p>
       <p class="quiet small" data-test="strips">
         {{ rows.length }} {{ wall.strips.piece ? 'rows' : 'strips' }} of {{ length(wall.width)
