@@ -10,9 +10,6 @@ import { positionsCsv, wallDxf, wallSvg } from '#core/exchange/wall/wall-files'
 import { outlineArea } from '#core/geometry/area'
 import { outlineBounds } from '#core/geometry/outline'
 import { usualShop } from '#core/shop/usual'
-import { arranging } from '#core/wall/arrange'
-import { carrierOf } from '#core/wall/backing/carried'
-import { stripRuns } from '#core/wall/backing/strip-pieces'
 import { wallDesign } from '#core/wall/backing/wall-model'
 import { freeBetween } from '#core/wall/backing/stretches'
 import { wallPiece } from '#core/wall/extent'
@@ -23,7 +20,7 @@ import { roomFor } from '#core/wall/room-left'
 import { studsFrom, type Hit } from '#core/wall/stud-finder'
 import { inspectWall } from '#core/wall/inspect-wall'
 import { heightsFor, rowsOn } from '#core/wall/strips'
-import { evenStuds, newWall, THING_KINDS, type Wall } from '#core/wall/wall'
+import { newWall, THING_KINDS, type Wall } from '#core/wall/wall'
 import { workedOut } from './worked-out'
 import { mallet, railOf, threeMallets } from './samples'
 
@@ -227,51 +224,6 @@ describe('what a wall still takes', () => {
     const next = buildNext(shop, tools)
     expect(next.map((n) => n.tools[0]!.group)).toEqual(['Often', 'Seldom'])
     expect(next[0]!.why).toContain('1 used daily')
-  })
-})
-
-describe('strips in short pieces', () => {
-  const short: Wall = { ...strips, width: 3600, studs: evenStuds(3600, 300, 300), strips: { ...strips.strips, piece: 700, apart: 400 } } // prettier-ignore
-
-  it('stand row by row half a step further on, none longer than asked', () => {
-    const runs = stripRuns(short, shop)
-    const [first, second] = [1, 2].map((row) => runs.filter((r) => r.row === row))
-    expect(first!.map((r) => [r.from, r.to])).toEqual([[0, 700], [1100, 1800], [2200, 2900]]) // prettier-ignore
-    expect(second!.map((r) => [r.from, r.to])).toEqual([[550, 1250], [1650, 2350], [2750, 3450]]) // prettier-ignore
-    const boards = wallDesign(short, shop).model!.boards
-    expect(boards.every((b) => b.length <= 700 + 1e-6)).toBe(true)
-    expect(boards).toHaveLength(runs.length)
-    // as before where nothing is asked
-    expect(stripRuns({ ...short, strips: { ...short.strips, piece: 0 } }, shop).filter((r) => r.row === 1)).toHaveLength(1) // prettier-ignore
-  })
-
-  it('carry what has strip on both sides of its middle, and nothing else', () => {
-    const rows = rowsOn(short, shop)
-    const own = wallPiece(design(railOf(threeMallets(), { hung: 'strip', backHeight: 200 })))!
-    const [z] = heightsFor(rows, own, shop)
-    const told = (x: number) => inspectWall({ ...short, hung: [{ holder: own.holder, x, z: z!, fixed: false }] }, [own], shop).filter((v) => v.id.startsWith('bare')) // prettier-ignore
-    const on = carrierOf(short, shop)
-    for (let x = 0; x < 3000; x += 37) {
-      expect(told(x).length === 0).toBe(on(own, x, z!))
-    }
-    expect(told(100)).toEqual([])
-    expect(told(720)[0]!.says).toMatch(/no strip|too little/)
-    const search = arranging(short, [own], shop, { seed: 1, rounds: 50, over: () => false })
-    for (;;) {
-      const { value, done } = search.next()
-      if (!done) continue
-      expect(value.hung).toHaveLength(1)
-      expect(on(own, value.hung[0]!.x, value.hung[0]!.z)).toBe(true)
-      break
-    }
-  })
-
-  it('let a holder that hooks over and under slide off at the end of its piece', () => {
-    const clip = wallPiece(design(railOf([mallet('a', 28, 70)], { hung: 'clip', backHeight: 200 })))!
-    const [z] = heightsFor(rowsOn(short, shop), clip, shop)
-    const slides = (of: Wall, x: number) => inspectWall({ ...of, hung: [{ holder: clip.holder, x, z: z!, fixed: false }] }, [clip], shop).some((v) => v.id.startsWith('slides')) // prettier-ignore
-    expect(slides(short, 1300)).toBe(false)
-    expect(slides({ ...short, strips: { ...short.strips, apart: 20 } }, 1300)).toBe(true)
   })
 })
 

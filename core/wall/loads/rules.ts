@@ -4,10 +4,6 @@ const source = 'Statics of a bevelled strip; docs/rules.md'
 const rule = (id: string, says: string): Rule => ({ id: `load.${id}`, says, source })
 
 export const hungMassRule = rule('mass', 'What hangs there: the wood of the holder and every tool that was weighed.')
-export const facePairRule = rule(
-  'face',
-  'The wide face of a wall strip: two alike are ripped from one piece, each half of what the blade leaves.',
-)
 export const stripPullRule = rule(
   'pull',
   'A holder draws its strip from the wall by its bevel, or by its lever about the foot, whichever is more.',

@@ -1,6 +1,7 @@
 import type { Design } from '../../choose/design'
 import { bevelPair } from '../../fit/bevel'
 import { withdrawalRule } from '../../checks/rules'
+import { pairRule } from '../../forms/hanging'
 import { gravityOf, screwDiameter, withdrawal } from '../../fit/screw'
 import type { Fastener } from '../../model/model'
 import { SETTINGS, type SettingKey } from '../../shop/settings'
@@ -9,7 +10,7 @@ import { rippingSaw } from '../../shop/usual-choice'
 import { GRAVITY } from '../../units/gravity'
 import type { Working } from '../../working/figure'
 import { Trail } from '../../working/trail'
-import { atBevelRule, atScrewRule, facePairRule, hungMassRule, screwPullRule, stripPullRule } from './rules'
+import { atBevelRule, atScrewRule, hungMassRule, screwPullRule, stripPullRule } from './rules'
 
 /** Ids of the two figures that are compared. */
 export const PULL = 'wall:screwPull'
@@ -38,7 +39,7 @@ export function stripPull(
   const saw = rippingSaw(shop, bevel)
   if (saw) trail.given('wall:kerf', `Kerf of the ${saw.name}`, saw.kerf, { kind: 'saw', id: saw.id })
   const long = bevelPair(pair, t, saw?.kerf ?? 0, bevel).long
-  const face = trail.derive('wall:face', 'Wide face of a wall strip', long, facePairRule, `({stripWidth} + {stripThickness} × tan({stripBevel})${saw ? ' − {wall:kerf} / cos({stripBevel})' : ''}) / 2`) // prettier-ignore
+  const face = trail.derive('wall:face', 'Wide face of a wall strip', long, pairRule, `({stripWidth} + {stripThickness} × tan({stripBevel})${saw ? ' − {wall:kerf} / cos({stripBevel})' : ''}) / 2`) // prettier-ignore
   const weighed = ['woodMass', ...(model?.seats ?? []).filter((s) => s.mass !== null).map((s) => s.figures.mass ?? '')]
   const known = weighed.every((id) => trail.has(id))
   trail.derive('wall:mass', 'The holder with its tools', mass, hungMassRule, known ? weighed.map((id) => `{${id}}`).join(' + ') : String(mass), { quantity: 'mass' }) // prettier-ignore
