@@ -137,6 +137,38 @@ describe('a plan of cutting', () => {
     expect(kept / (2440 * 1220 - area)).toBeGreaterThan(0.85)
   })
 
+  it('looks for a larger rest also when the clock ends the search for less', { timeout: 30_000 }, () => {
+    let larger = 0
+    for (const { instance } of [1034, 1040, 3044, 3014].map(panels)) {
+      let now = 0
+      const search = cutting(
+        instanceOf(instance),
+        meansUntil(randomFrom(1), 1e9, null, () => (now += 0.05), 100),
+      )
+      const rest = (plan: CutPlan): number => {
+        const { length, width } = instance.stock[0]!
+        const of = (index: number): number => {
+          const on = plan.placements.filter((p) => p.stockIndex === index)
+          return Math.max((length - Math.max(...on.map((p) => p.x + p.length))) * width!, (width! - Math.max(...on.map((p) => p.y + p.width))) * length) // prettier-ignore
+        }
+        return Math.max(...[...new Set(plan.placements.map((p) => p.stockIndex))].map(of))
+      }
+      for (let before = 0; ;) {
+        const { value, done } = search.next()
+        if (!done) {
+          before = rest(value)
+          continue
+        }
+        expect(value.endedByClock).toBe(true)
+        expect(faults(instance, value)).toEqual([])
+        expect(rest(value)).toBeGreaterThanOrEqual(before - 1)
+        if (rest(value) > before + 1) larger++
+        break
+      }
+    }
+    expect(larger).toBeGreaterThan(0)
+  })
+
   it('uses offcuts too where something must be bought all the same', () => {
     for (const kind of ['1d', '2d'] as const) {
       const wide = kind === '2d' ? { width: 300 } : {}
