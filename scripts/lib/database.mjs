@@ -114,6 +114,10 @@ export async function startDatabase(data, { port: wanted } = {}) {
     say('ending a database left over from before …')
     await end(before.pid, folder, 20000)
   }
+  // a folder of its own for what the database keeps for a moment: one that starts clears away what it finds of another's
+  const temporary = join(data, 'mariadb-temporary')
+  mkdirSync(temporary, { recursive: true, mode: 0o700 })
+  own(temporary)
   // a new folder is made beside its place and moved there when it is whole: a start that is killed leaves no half of one
   if (!existsSync(folder)) {
     say('making the database …')
@@ -132,7 +136,7 @@ export async function startDatabase(data, { port: wanted } = {}) {
         '--skip-test-db',
         '--skip-name-resolve',
       ],
-      { quiet: true },
+      { quiet: true, env: { TMPDIR: temporary } },
     )
     const { renameSync } = await import('node:fs')
     renameSync(half, folder)
@@ -166,7 +170,7 @@ export async function startDatabase(data, { port: wanted } = {}) {
       '--innodb-flush-log-at-trx-commit=1',
       `--init-file=${initFile(folder, access, own)}`,
     ],
-    { stdio: ['ignore', log, log], detached: true },
+    { stdio: ['ignore', log, log], detached: true, env: { ...process.env, TMPDIR: temporary } },
   )
   writeFileSync(join(data, 'running-database.json'), JSON.stringify({ pid: child.pid, port }))
   const ended = new Promise((resolve) => child.once('close', resolve))

@@ -29,6 +29,9 @@ it('keeps its password to itself, and its database user to its own database', as
   const db = knex({ client: 'mysql2', connection: { host: '127.0.0.1', port, user, password } })
   const [rows] = await db.raw('show databases')
   expect(rows.map((r: { Database: string }) => r.Database).sort()).toEqual(['fingerling', 'information_schema'])
+  // another database that starts meanwhile clears its own temporary files away, not this one's
+  const [[{ place }]] = await db.raw('select @@tmpdir place')
+  expect(place).toBe(join(service.data, 'mariadb-temporary'))
   await expect(db.raw('select * from mysql.global_priv')).rejects.toThrow()
   const [tables] = await db.raw(
     'select table_name t from information_schema.tables where table_schema = "fingerling" and table_name not like "knex%"',
