@@ -41,6 +41,9 @@ export function cutUp(shop: Shop, sheet: SheetCuts, newId: () => string): Shop {
   return { ...shop, offcuts: [...shop.offcuts.filter((o) => o.id !== offcut || !stock.isOffcut), ...rest] }
 }
 
+/** Of a place less than this is nothing, mm: what a cut along its edge leaves. */
+const SLIVER = 0.05
+
 /** The places that lie in what is left of a piece of stock, from its own corner. */
 const within = (places: readonly Place[], { x, y, length, width }: Leftover): Place[] =>
   places
@@ -51,3 +54,4 @@ const within = (places: readonly Place[], { x, y, length, width }: Leftover): Pl
       low: Math.max(0, p.low - y),
       high: p.high >= y + width ? (p.low <= y ? Infinity : width) : p.high - y,
     }))
+    .filter((p) => p.to - p.from > SLIVER && p.high - p.low > SLIVER)

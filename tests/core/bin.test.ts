@@ -9,6 +9,7 @@ import { jobsOf } from '#core/cutting/from-holders'
 import { quickCuts } from '#core/cutting/quick-cuts'
 import { drawnWidth, type SheetCuts } from '#core/cutting/sheets-used'
 import { allForms } from '#core/forms/all-forms'
+import { listError } from '#core/exchange/project/list-rows'
 import { placesOf } from '#core/shop/places'
 import type { Shop } from '#core/shop/shop'
 import { anyHolder } from './any-holder'
@@ -79,6 +80,17 @@ describe('a piece of stock that has been cut up', () => {
     const rest = after.offcuts.find((o) => o.noGo !== '')
     expect(Boolean(rest)).toBe(Boolean(kept))
     if (kept) expect(placesOf(rest!.noGo)[0]!.from).toBeCloseTo(Math.max(0, 700 - kept.x), 1)
+  })
+
+  it('leaves nothing of a place that a cut has just touched', () => {
+    const bin = { id: 'o', name: 'Lid', form: 'board' as const, material: 'eastern white pine', thickness: 18, length: 800, width: 200, grain: 'along its length' as const, noGo: '', note: '' } // prettier-ignore
+    const [sheet] = quickCuts({ ...shop, offcuts: [bin] }, [holder])
+    const [rest] = keptOf(sheet!, shop)
+    const at = { low: 0, high: Infinity }
+    const grazed = { ...sheet!, noGo: [{ ...at, from: 0, to: rest!.x + 0.002 }, { ...at, from: rest!.x + 40, to: rest!.x + 60 }] } // prettier-ignore
+    const kept = cut({ ...shop, offcuts: [bin] }, grazed).offcuts[0]!
+    expect(listError('offcuts')([kept])).toBeNull()
+    expect(placesOf(kept.noGo)).toHaveLength(1)
   })
 
   it('is not counted on where stock is bought by the length', () => {
