@@ -1,5 +1,5 @@
 import { densityOf } from '../shop/materials'
-import { toolWeight, woodParts } from '../solid/mass'
+import { boughtWeights, toolWeight, woodParts } from '../solid/mass'
 import { toolOutRule, woodMassRule, woodOutRule } from './rules'
 import { limitFrom, type Subject } from './subject'
 
@@ -13,7 +13,7 @@ export interface Load {
   outText: string
 }
 
-/** The wood and each tool that was weighed, their figures on the trail. Asked for several times, the figures stay. */
+/** The wood, what is bought for it and each tool that was weighed, their figures on the trail. Asked for several times, the figures stay. */
 export function loadsOf({ model, input, trail }: Subject): Load[] {
   const parts = woodParts(model).map((p) => {
     const id = `density:${p.stock}`
@@ -43,7 +43,8 @@ export function loadsOf({ model, input, trail }: Subject): Load[] {
     trail.derive(id, `Weight of ${seat.place} from the wall`, weight.at.y, toolOutRule, `${seat.reach} − ${behind}`)
     return [{ seat: seat.id, name: seat.name, mass: weight.mass, out: weight.at.y, massText: `{${seat.figures.mass}}`, outText: `{${id}}` }] // prettier-ignore
   })
-  return [wood, ...tools]
+  const bought = boughtWeights(model).map((b): Load => ({ seat: null, name: b.name, mass: b.mass, out: b.at.y, massText: `{${b.figure}}`, outText: String(b.at.y) })) // prettier-ignore
+  return [wood, ...bought, ...tools]
 }
 
 /** One way in which a holder may be loaded. */

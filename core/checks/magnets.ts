@@ -13,7 +13,8 @@ const TILTS = ['0', '10', '20', '30']
 function holds(subject: Subject, seat: Seat): Verdict {
   const { trail, input } = subject
   const base = { id: `magnet:${seat.id}`, check: 'magnet', title: `Magnets ${seat.place}`, seats: [seat.id], board: seat.board } // prettier-ignore
-  const { mass, discs, pull } = seat.figures as Record<'mass' | 'discs' | 'pull', string>
+  // discs each pull so much; a strip pulls as a whole
+  const { mass, discs, pull } = seat.figures as Record<'mass' | 'pull', string> & { discs?: string }
   if (seat.mass === null) {
     const says = `${seat.name} was not weighed: whether its magnets hold it can’t be said.`
     return { ...base, level: 'watch', says, measure: { tool: seat.tool, fields: ['mass'] }, candidates: [] }
@@ -23,11 +24,12 @@ function holds(subject: Subject, seat: Seat): Verdict {
   const weight = seat.mass * GRAVITY
   const mu = limitFrom(subject, 'magnetFriction')
   const spare = limitFrom(subject, 'magnetSpare')
-  const held = (mu * (trail.get(discs).value * trail.get(pull).value + weight * Math.sin(angle))) / 2 / (weight * Math.cos(angle)) // prettier-ignore
+  const pulled = (discs ? trail.get(discs).value : 1) * trail.get(pull).value
+  const held = (mu * (pulled + weight * Math.sin(angle))) / 2 / (weight * Math.cos(angle)) // prettier-ignore
   const load = `{${mass}} × ${GRAVITY}`
   const [pressing, sliding] = tilt === 0 ? ['', load] : [` + ${load} × sin({tilt})`, `${load} × cos({tilt})`]
   const figure = `magnetHeld:${seat.id}`
-  trail.derive(figure, `Held ${seat.place}, times`, held, magnetRule, `{magnetFriction} × ({${discs}} × {${pull}}${pressing}) / 2 / (${sliding})`, { quantity: 'ratio', print: 'down' }) // prettier-ignore
+  trail.derive(figure, `Held ${seat.place}, times`, held, magnetRule, `{magnetFriction} × (${discs ? `{${discs}} × ` : ''}{${pull}}${pressing}) / 2 / (${sliding})`, { quantity: 'ratio', print: 'down' }) // prettier-ignore
   const level = held < 1 - TOLERANCE ? 'stop' : held < spare - TOLERANCE ? 'watch' : 'pass'
   const found = `Friction holds ${seat.name} ${held.toFixed(1)} times over`
   const steeper = TILTS.filter((t) => Number(t) > Number(answerTo(input, 'tilt') ?? '0'))
@@ -42,7 +44,9 @@ function holds(subject: Subject, seat: Seat): Verdict {
       level === 'pass'
         ? []
         : [
-            ...[1, 0.5].map((cover) => remedy(`A cover of ${cover} mm`, { kind: 'choice', key: 'cover', value: cover })), // prettier-ignore
+            ...(discs ? [1, 0.5].map((cover) => remedy(`A cover of ${cover} mm`, { kind: 'choice', key: 'cover', value: cover })) : []), // prettier-ignore
+            ...offer(input, 'Discs under each', 'magnets', 'discs'),
+            ...offer(input, 'A bought strip', 'magnets', 'strip'),
             ...steeper.flatMap((t) => offer(input, `Lean the ledge back ${t}°`, 'tilt', t)),
             remedy(`Leave ${seat.name} out`, { kind: 'leave out', seats: [seat.id] }),
           ],

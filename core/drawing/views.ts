@@ -1,6 +1,6 @@
 import { outlineBounds, unite, type Bounds, type Point } from '../geometry/outline'
 import type { Tool } from '../footprint/tool'
-import { boardOf, type Board, type HolderModel } from '../model/model'
+import { bodiesOf, boardOf, type Board, type HolderModel } from '../model/model'
 import { boardBox, rodBox, type Box } from '../model/standing'
 import type { LengthFormat } from '../units/format-length'
 import { faceDimensions, sideDimensions, frontDimensions } from './dimensions'
@@ -75,7 +75,7 @@ function plainFromAbove(model: HolderModel, format: LengthFormat): Dimension[] {
 function paintOrder(model: HolderModel, name: View['name']): BoardItem[] {
   const near = ({ x, y, z }: Box): number => (name === 'top' ? z[1] : name === 'front' ? y[1] : x[1])
   const parts = [
-    ...model.boards.map((b) => ({ id: b.id, near: near(boardBox(b)), outline: boardOutline(b, name) })),
+    ...bodiesOf(model).map((b) => ({ id: b.id, near: near(boardBox(b)), outline: boardOutline(b, name) })),
     ...model.rods.map((r) => ({ id: r.id, near: near(rodBox(r)), outline: rodOutline(r, name) })),
   ]
   return parts

@@ -113,10 +113,16 @@ function stripPair(trail: Trail, input: PlanInput, t: number): { long: number; s
   return pair
 }
 
+const boardMoved = (board: Board, out: number): Board => ({
+  ...board,
+  placement: { ...board.placement, at: moved(board.placement.at, out) },
+})
+
 /** A model with everything so much further out from the wall, mm. */
 const further = (model: PlannedModel, out: number): PlannedModel => ({
   ...model,
-  boards: model.boards.map((b) => ({ ...b, placement: { ...b.placement, at: moved(b.placement.at, out) } })),
+  boards: model.boards.map((b) => boardMoved(b, out)),
+  ...(model.bought ? { bought: model.bought.map((b) => ({ ...b, ...(b.bodies ? { bodies: b.bodies.map((body) => boardMoved(body, out)) } : {}) })) } : {}), // prettier-ignore
   rods: model.rods.map((r) => ({ ...r, at: moved(r.at, out) })),
   seats: model.seats.map((s): Seat => ({ ...s, at: moved(s.at, out), reach: `{thickness:strip} + ${s.reach}` })),
   reach: { value: model.reach.value + out, formula: `{thickness:strip} + ${model.reach.formula}` },

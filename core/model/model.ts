@@ -225,6 +225,10 @@ export interface BoughtPart {
   count: number
   /** ids of the seats whose tools it holds */
   seats: string[]
+  /** where its pieces stand that take up room of their own, described as boards are; none where it is sunk into the wood */
+  bodies?: readonly Board[]
+  /** what they weigh together, kg, and the figure of that; absent where that is not known */
+  mass?: { value: number; figure: string }
 }
 
 /** The description of a holder from which everything else is derived. Plain data. */
@@ -250,6 +254,12 @@ export function boardOf(model: Pick<HolderModel, 'boards' | 'name'>, id: string)
   if (!board) throw new RangeError(`no board ${id} in ${model.name}`)
   return board
 }
+
+/** The boards of a holder and what is bought and takes up room like one. */
+export const bodiesOf = ({ boards, bought = [] }: Pick<HolderModel, 'boards' | 'bought'>): Board[] => [
+  ...boards,
+  ...bought.flatMap((b) => b.bodies ?? []),
+]
 
 /** The boards on which tools sit: a guide that only keeps them in line is none. */
 export const seatedBoards = (model: Pick<HolderModel, 'boards' | 'seats'>): Board[] =>

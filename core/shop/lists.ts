@@ -203,6 +203,22 @@ export const LISTS = {
       toBuy,
     ],
   },
+  magnetStrips: {
+    title: 'Magnetic strips',
+    one: 'magnetic strip',
+    about:
+      'Bars that are bought with their magnets in them and screwed on. The pull as the maker says, or as a pull test says.',
+    group: 'Fixing',
+    columns: [
+      name,
+      length('length', 'Length', [50, 2000], 450),
+      length('width', 'Width', [5, 100], 24),
+      length('thickness', 'Thickness', [2, 40], 14),
+      { key: 'pull', label: 'Pull of 100 mm, N', type: 'number', min: 1, max: 2000, usual: 150 },
+      { key: 'mass', label: 'Weight, kg', type: 'number', min: 0.01, max: 20, usual: 0.6, empty: 'not weighed' },
+      toBuy,
+    ],
+  },
   glues: {
     title: 'Glue',
     one: 'glue',

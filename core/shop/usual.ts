@@ -223,6 +223,11 @@ const fixing = (mm: boolean) => ({
   magnets: rows('magnets', [
     { name: mm ? 'Disc 10 x 5' : 'Disc 3/8 x 3/16', diameter: mm ? 10 : inch(0.375), thickness: mm ? 5 : inch(0.1875) },
   ]),
+  magnetStrips: rows('magnetStrips', [
+    mm
+      ? { name: 'Strip 450', length: 450, width: 24, thickness: 14, mass: 0.6, toBuy: true }
+      : { name: 'Strip 18 in', length: inch(18), width: inch(1), thickness: inch(0.5625), mass: 0.6, toBuy: true },
+  ]),
   glues: rows('glues', [
     { name: 'White glue', openTime: 8, clampTime: 40, water: 'dry' },
     { name: 'Waterproof glue', openTime: 12, clampTime: 240, water: 'wet' },

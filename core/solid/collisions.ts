@@ -1,5 +1,5 @@
 import type { Tool } from '../footprint/tool'
-import type { HolderModel } from '../model/model'
+import { bodiesOf, type HolderModel } from '../model/model'
 import { placedBoard, rodSolid } from './board-solid'
 import type { Kernel, Solid } from './kernel'
 import { seatedTool } from './tool-solid'
@@ -15,7 +15,12 @@ export interface PartSolid {
 /** Every board, rod and tool of a holder as a solid. Whoever asks deletes them. */
 export function partSolids(kernel: Kernel, model: HolderModel, tools: ReadonlyMap<string, Tool>): PartSolid[] {
   return [
-    ...model.boards.map((b): PartSolid => ({ id: b.id, name: b.name, kind: 'board', solid: placedBoard(kernel, b) })),
+    ...bodiesOf(model).map((b): PartSolid => ({
+      id: b.id,
+      name: b.name,
+      kind: 'board',
+      solid: placedBoard(kernel, b),
+    })),
     ...model.rods.map((r): PartSolid => ({ id: r.id, name: r.name, kind: 'rod', solid: rodSolid(kernel, r) })),
     ...model.seats.flatMap((seat): PartSolid[] => {
       const tool = tools.get(seat.tool)

@@ -133,6 +133,15 @@ export const woodWeight = (model: Pick<HolderModel, 'boards' | 'rods'>, shop: Pi
     woodParts(model).map(({ volume, at, material }) => ({ mass: (volume * densityOf(shop, material)) / 1e9, at })),
   )
 
+/** What is bought and takes up room of its own, where its weight is known, each with the figure of it. */
+export const boughtWeights = ({
+  bought = [],
+}: Pick<HolderModel, 'bought'>): (Weight & { name: string; figure: string })[] =>
+  bought.flatMap(({ name, mass, bodies = [] }) => {
+    const middle = weighTogether(bodies.map(boardLump).map(({ volume, at }) => ({ mass: volume, at })))
+    return mass && middle ? [{ name, figure: mass.figure, mass: mass.value, at: middle.at }] : []
+  })
+
 /** What a seated tool weighs, and where; null when it was not weighed. */
 export function toolWeight(
   { turn, tilt = 0, along, at }: Pick<Seat, 'turn' | 'tilt' | 'along' | 'at'>,
@@ -148,11 +157,12 @@ export function toolWeight(
 
 /** What a holder weighs by itself, and with its tools; tools that are not weighed are left out and counted. */
 export function weights(
-  model: Pick<HolderModel, 'boards' | 'rods' | 'seats'>,
+  model: Pick<HolderModel, 'boards' | 'rods' | 'bought' | 'seats'>,
   shop: Pick<Shop, 'materials'>,
   tools: ReadonlyMap<string, Tool>,
 ): { alone: Weight | null; loaded: Weight | null; unweighed: number } {
-  const alone = woodWeight(model, shop)
+  const wood = woodWeight(model, shop)
+  const alone = weighTogether([...(wood ? [wood] : []), ...boughtWeights(model)])
   const loads = model.seats.flatMap((seat) => toolWeight(seat, tools.get(seat.tool)) ?? [])
   const loaded = weighTogether(alone ? [alone, ...loads] : loads)
   return { alone, loaded, unweighed: model.seats.length - loads.length }

@@ -1,5 +1,5 @@
 import type { Tool } from '../footprint/tool'
-import type { HolderModel, Place } from '../model/model'
+import { bodiesOf, type HolderModel, type Place } from '../model/model'
 import { boardBox, rodBox, type Box } from '../model/standing'
 import type { Shop } from '../shop/shop'
 import { collisions, partSolids, type Collision, type PartSolid } from './collisions'
@@ -34,7 +34,7 @@ const APART = { back: 0, wood: 70, lip: 140, tool: 150 }
 
 function apartOf(model: HolderModel, part: PartSolid, middle: number): Place {
   if (part.kind === 'tool') return { x: 0, y: 0, z: APART.tool }
-  const board = model.boards.find((b) => b.id === part.id)
+  const board = bodiesOf(model).find((b) => b.id === part.id)
   const rod = model.rods.find((r) => r.id === part.id)
   const box: Box | null = board ? boardBox(board) : rod ? rodBox(rod) : null
   if (board?.role === 'back' || !box) return { x: 0, y: APART.back, z: 0 }

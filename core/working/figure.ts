@@ -23,7 +23,7 @@ export type Origin =
   /** a kind of screw: how long it is, or its gauge */
   | { kind: 'screw'; id: string; key: 'length' | 'gauge' }
   /** a kind of magnet: one of its sizes, or its remanence */
-  | { kind: 'magnet'; id: string; key: 'diameter' | 'thickness' | 'remanence' }
+  | { kind: 'magnet'; id: string; key: 'diameter' | 'thickness' | 'remanence' | 'length' | 'width' | 'pull' | 'mass' }
   /** how a wall was measured */
   | { kind: 'wall'; id: string; key: string }
   | { kind: 'choice'; key: string }

@@ -5,7 +5,7 @@ import { design, type Design } from '#core/choose/design'
 import { holderViews } from '#core/drawing/views'
 import { allForms } from '#core/forms/all-forms'
 import { outlineBounds, type Outline } from '#core/geometry/outline'
-import { boardOf, type Board } from '#core/model/model'
+import { bodiesOf, boardOf, type Board } from '#core/model/model'
 import { gridStep } from '#core/units/format-length'
 import { anyHolder, kindsFor } from './any-holder'
 import { workedOut } from './worked-out'
@@ -117,7 +117,7 @@ describe.each(allForms.map((form) => [form.name, form] as const))('any %s', { ti
         expect(chain.reduce((sum, l) => sum + l.printed, 0)).toBeCloseTo(marks.at(-1)!.printed, 6)
       }
       for (const view of holderViews(d.model, d.input.tools, shop))
-        expect(view.boards).toHaveLength(d.model.boards.length + d.model.rods.length)
+        expect(view.boards).toHaveLength(bodiesOf(d.model).length + d.model.rods.length)
     }))
 
   it('is the same for the same input, and as long for the mirrored order', () =>

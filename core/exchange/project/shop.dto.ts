@@ -75,6 +75,7 @@ export class ShopDto implements Shop {
   @Checked(listError('screws')) screws: Row<'screws'>[] = []
   @Checked(listError('brads')) brads: Row<'brads'>[] = []
   @Checked(listError('magnets')) magnets: Row<'magnets'>[] = []
+  @Checked(listError('magnetStrips')) magnetStrips: Row<'magnetStrips'>[] = []
   @Checked(listError('glues')) glues: Row<'glues'>[] = []
 }
 

@@ -5,11 +5,23 @@ import { tiltQuestion } from '../tilting'
 export const choices: readonly Choice[] = [
   pitchQuestion('How the tools are spaced along the ledge.'),
   {
+    key: 'magnets',
+    label: 'Magnets',
+    about: 'What holds the tools.',
+    type: 'option',
+    usual: 'discs',
+    values: [
+      { value: 'discs', label: 'discs', when: 'sunk from behind: tools lie on wood, edges meet no steel' },
+      { value: 'strip', label: 'a bought strip', when: 'screwed on: tools may stick anywhere along it' },
+    ],
+  },
+  {
     key: 'discs',
     label: 'Discs',
-    about: 'Where the magnets are sunk, from behind, under a thin cover of wood.',
+    about: 'How many are sunk, from behind, under a thin cover of wood.',
     type: 'option',
     usual: 'each',
+    onlyFor: { key: 'magnets', value: 'discs' },
     values: [
       { value: 'each', label: 'by weight', when: 'as many under each tool as it takes' },
       { value: 'most', label: 'all alike', when: 'under every tool as many as the heaviest takes: they can swap' },
@@ -35,7 +47,7 @@ export const choices: readonly Choice[] = [
   }),
   gapQuestion('tools'),
   marginQuestion('tool', 'ledge'),
-  { key: 'cover', label: 'Cover', about: 'Wood left between the discs and the tools.', type: 'length', setting: 'discCover', min: 0.5, max: 10 }, // prettier-ignore
+  { key: 'cover', label: 'Cover', about: 'Wood left between the discs and the tools.', type: 'length', setting: 'discCover', min: 0.5, max: 10, onlyFor: { key: 'magnets', value: 'discs' } }, // prettier-ignore
   stockQuestion('ledgeStock', 'Ledge from', 'ledge'),
   stockQuestion('backStock', 'Back from', 'back'),
 ]

@@ -1,9 +1,7 @@
 import { GRAVITY } from '../../units/gravity'
-import { discPull } from '../../fit/magnet'
 import type { Measured } from '../../footprint/kind'
 import type { Tool } from '../../footprint/tool'
 import type { SeatOrder } from '../../model/holder'
-import type { Row } from '../../shop/lists'
 import type { Trail } from '../../working/trail'
 import { formatLength } from '../../units/format-length'
 import { optionOf, settingOf } from '../choice-value'
@@ -13,20 +11,22 @@ import { seatTool } from '../seat-tool'
 import type { Spot } from '../spread'
 import { cosine, sine } from '../tilting'
 import { choices } from './choices'
-import { countRule, extentRule, mostRule, pullRule, shareRule, thickRule } from './rules'
+import type { Discs } from './discs'
+import { acrossRule, countRule, extentRule, mostRule, shareRule, stripPullRule, thickRule } from './rules'
 import { behindFace, stickEnvelope, type StickEnvelope } from './sticking'
+import type { Strip } from './strip'
 
 /** A tool on the ledge; mm, with the ids of its figures. */
 export interface Held extends Spot {
   order: SeatOrder
   tool: Tool
   envelope: StickEnvelope
-  /** discs under it */
+  /** discs under it; none on a strip */
   discs: number
   up: number
   down: number
   thick: number
-  ids: Record<'left' | 'right' | 'up' | 'down' | 'thick' | 'mass' | 'pull' | 'discs', string>
+  ids: Record<'left' | 'right' | 'up' | 'down' | 'thick' | 'mass' | 'pull', string> & { discs?: string }
 }
 
 /** Everything of a ledge that its tools are held by, before its height is known. */
@@ -35,18 +35,16 @@ export interface LedgeFacts {
   tilt: number
   /** wood behind the ledge’s face up to the wall, mm */
   behind: number
-  /** the discs, their figures on the trail */
-  magnet: Row<'magnets'>
+  magnets: (Discs | Strip)['kind']
 }
 
 /**
  * Works out how many discs each tool wants. Seats whose tool is gone, unmeasured or no steel, or whose handle is too thick
- * to lie against the ledge, are left out and named. `cover` must be on the trail.
+ * to lie against the ledge, are left out and named. The magnets' figures must be on the trail.
  */
 export function heldBy(input: PlanInput, trail: Trail, facts: LedgeFacts): { held: Held[]; refusals: Refusal[] } {
   const found: Held[] = []
   const refusals: Refusal[] = []
-  const pull = pullOfOne(trail, facts.magnet)
   for (const order of input.holder.seats) {
     const seated = seatTool(input, order, (_, tool) => stickEnvelope(tool), 'does not stick to a magnet.')
     if ('says' in seated) {
@@ -60,24 +58,17 @@ export function heldBy(input: PlanInput, trail: Trail, facts: LedgeFacts): { hel
       refusals.push({ id: `behind:${order.id}`, says, tool: tool.id, seats: [order.id] })
       continue
     }
-    found.push(held(input, trail, order, tool, envelope, found.length + 1, pull, facts.tilt))
+    found.push(held(input, trail, order, tool, envelope, found.length + 1, facts))
   }
-  if (optionOf(choices, input, 'discs') === 'most' && found.length > 0) {
+  if (facts.magnets === 'discs' && optionOf(choices, input, 'discs') === 'most' && found.length > 0) {
     const most = found.reduce((a, b) => (b.discs > a.discs ? b : a))
-    trail.derive('discsAll', 'Discs under each', most.discs, mostRule, `{${most.ids.discs}}`, { quantity: 'count', note: most.tool.name }) // prettier-ignore
+    trail.derive('discsAll', 'Discs under each', most.discs, mostRule, `{${most.ids.discs!}}`, { quantity: 'count', note: most.tool.name }) // prettier-ignore
     for (const h of found) {
       h.discs = most.discs
       h.ids = { ...h.ids, discs: 'discsAll' }
     }
   }
   return { held: found, refusals }
-}
-
-/** The pull of one disc on thick flat steel through the cover, N. */
-function pullOfOne(trail: Trail, magnet: Row<'magnets'>): number {
-  const { diameter, thickness, remanence } = magnet
-  const cover = trail.get('cover').value
-  return trail.derive('discPull', 'Pull of a disc, N', discPull(diameter, thickness, cover, remanence), pullRule, 'discPull({discDiameter}, {discThickness}, {cover}, {discBr})', { quantity: 'ratio', print: 'down' }) // prettier-ignore
 }
 
 function held(
@@ -87,8 +78,7 @@ function held(
   tool: Tool,
   e: StickEnvelope,
   place: number,
-  pull: number,
-  tilt: number,
+  { magnets, tilt }: LedgeFacts,
 ): Held {
   const put = (name: string, label: string, m: Measured, rule = extentRule): string =>
     measuredFigure(trail, order, tool, name, `${label} of ${place}`, m, rule)
@@ -101,19 +91,25 @@ function held(
     thick: put('thick', 'Thickness', e.thick, thickRule),
     mass,
     pull: `pull:${order.id}`,
-    discs: `discs:${order.id}`,
   }
   const thin = e.steel !== null && e.steel.value < settingOf(input, trail, 'thinSteelUnder')
   const parts = [...(e.round ? (['roundSteel'] as const) : []), ...(thin ? (['thinSteel'] as const) : [])]
   const share = parts.reduce((all, key) => all * settingOf(input, trail, key), 1)
-  trail.derive(ids.pull, `Pull of a disc on ${place}, N`, pull * share, shareRule, ['{discPull}', ...parts.map((p) => `{${p}}`)].join(' × '), { quantity: 'ratio', print: 'down' }) // prettier-ignore
-  const wanted = wantedDiscs(input, trail, { id: order.id, place, mass: tool.mass, massId: mass, pull: pull * share, pullId: ids.pull, tilt }) // prettier-ignore
+  const shares = parts.map((p) => ` × {${p}}`).join('')
+  const seen = { order, tool, place, envelope: e, left: e.left.value, right: e.right.value, up: e.up.value, down: e.down.value, thick: e.thick.value } // prettier-ignore
+  if (magnets === 'strip') {
+    const across = put('touch', 'Width across the strip', e.across, acrossRule)
+    trail.derive(ids.pull, `Pull of the strip on ${place}, N`, (trail.get('barPull').value * e.across.value * share) / 100, stripPullRule, `{barPull} × {${across}} / 100${shares}`, { quantity: 'ratio', print: 'down' }) // prettier-ignore
+    return { ...seen, seat: order.id, discs: 0, ids }
+  }
+  const pull = trail.derive(ids.pull, `Pull of a disc on ${place}, N`, trail.get('discPull').value * share, shareRule, `{discPull}${shares}`, { quantity: 'ratio', print: 'down' }) // prettier-ignore
+  const wanted = wantedDiscs(input, trail, { id: order.id, place, mass: tool.mass, massId: mass, pull, pullId: ids.pull, tilt }) // prettier-ignore
   // beyond where the tool lies flat a disc does nothing
-  const pitch = trail.has('discPitch') ? trail.get('discPitch').value : 1
-  const useful = Math.max(1, Math.floor((2 * e.flat) / pitch))
+  const useful = Math.max(1, Math.floor((2 * e.flat) / trail.get('discPitch').value))
   const discs = Math.min(Math.max(1, Math.ceil(wanted - 1e-9)), useful)
-  trail.derive(ids.discs, `Discs under ${place}`, discs, countRule, `${discs}${tool.mass === null || discs < wanted ? '' : ` ≥ {discsWanted:${order.id}}`}`, { quantity: 'count', note: discs < wanted ? 'no more lie flat under it' : '' }) // prettier-ignore
-  return { seat: order.id, order, tool, place, envelope: e, discs, left: e.left.value, right: e.right.value, up: e.up.value, down: e.down.value, thick: e.thick.value, ids } // prettier-ignore
+  const count = `discs:${order.id}`
+  trail.derive(count, `Discs under ${place}`, discs, countRule, `${discs}${tool.mass === null || discs < wanted ? '' : ` ≥ {discsWanted:${order.id}}`}`, { quantity: 'count', note: discs < wanted ? 'no more lie flat under it' : '' }) // prettier-ignore
+  return { ...seen, seat: order.id, discs, ids: { ...ids, discs: count } }
 }
 
 interface Wanted {

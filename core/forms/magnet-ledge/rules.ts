@@ -17,6 +17,19 @@ export const countRule = rule(
   'Friction holds half of the pull times its coefficient; leaning back, less of the weight slides and some of it presses. As many discs as hold the weight so many times over.',
 )
 export const mostRule = rule('most', 'Discs all alike: as many as the tool takes that needs most.')
+export const acrossRule = rule(
+  'across',
+  'How wide the tool lies across the strip; a blade whose width is not measured, so wide as it is thick.',
+)
+export const stripPullRule = rule(
+  'strip-pull',
+  'A strip pulls what lies across it by so much a length as is told of it, times the tool’s width; thin steel and a round shank take only a part.',
+)
+export const stripsRule = rule('strips', 'So many strips end to end as reach under all tools.')
+export const stripLengthRule = rule('strip-length', 'A ledge is as long as its tools take, and as the strips on it.')
+export const stripHeightRule = rule('strip-height', 'The ledge stands out above and below its strip.')
+export const faceRule = rule('face', 'The tools lie on the strip’s face, in front of the wood.')
+export const stripMassRule = rule('strip-mass', 'All strips together.')
 export const thickRule = rule('thick', 'How thick the tool lies on the ledge.')
 export const extentRule = rule('extent', 'How far the tool reaches from the middle of its discs, as it hangs.')
 export const longestRule = rule('longest', 'As long as the longest of its ledges.')
@@ -28,7 +41,7 @@ export const backHighRule = rule('back-high', 'The back reaches over all ledges.
 export const heightRule = rule('height', 'A column of discs with wood between them and at both edges.')
 export const depthRule = rule('depth', 'A disc’s hole is bored from behind and leaves the cover.')
 export const holeRule = rule('hole', 'A disc and its glue have room in the hole.')
-export const lineRule = rule('line', 'The middle of the discs is half of the ledge’s height up.')
+export const lineRule = rule('line', 'The middle of the magnets is half of the ledge’s height up.')
 export const discRule = rule('at', 'Discs of a column stand from its middle by their pitch.')
 export const pitchRule = rule('pitch', 'From disc to disc: its diameter and the wood between two.')
 export const offRule = rule(

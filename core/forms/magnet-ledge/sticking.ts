@@ -2,6 +2,7 @@ import type { Measured, Missing } from '../../footprint/kind'
 import { kindOf } from '../../footprint/kinds'
 import { part } from '../../footprint/neck'
 import type { Tool } from '../../footprint/tool'
+import { outlineArea } from '../../geometry/area'
 import { outlineBounds } from '../../geometry/outline'
 
 /** What a ledge feels of a tool that sticks to it upright, front out; mm. */
@@ -16,6 +17,8 @@ export interface StickEnvelope {
   /** how far it is flat on the ledge above and below that middle: its discs stand within */
   flat: number
   round: boolean
+  /** how wide it lies across a strip */
+  across: Measured
   /** thickness of its steel, where it is not round */
   steel: Measured | null
   /** from the middle of its discs to its own origin: right, out from the ledge’s face, up */
@@ -43,6 +46,7 @@ const bit: Reader = (m) => {
     thick: part(m, widest),
     flat: headed ? cutting / 2 : m.overallLength! / 2,
     round: true,
+    across: part(m, widest),
     steel: null,
     origin: { x: 0, y: m[widest]! / 2, z: -middle },
   }
@@ -64,6 +68,7 @@ const key: Reader = (m) => ({
   thick: part(m, 'acrossFlats'),
   flat: m.longLeg! / 2,
   round: false,
+  across: part(m, 'acrossFlats'),
   steel: part(m, 'acrossFlats'),
   origin: { x: 0, y: m.acrossFlats! / 2, z: m.longLeg! / 2 - m.acrossFlats! },
 })
@@ -81,6 +86,8 @@ const blade: Reader = (m) => ({
   thick: part(m, 'bladeThickness'),
   flat: m.bladeLength! / 2,
   round: false,
+  // at least so wide as it is thick
+  across: part(m, m.bladeWidth === undefined ? 'bladeThickness' : 'bladeWidth'),
   steel: part(m, 'bladeThickness'),
   origin: { x: 0, y: m.bladeThickness! / 2, z: m.bladeLength! / 2 },
 })
@@ -98,6 +105,8 @@ const flat: Reader = (m, tool) => {
     thick: part(m, 'thickness'),
     flat: high.value / 2,
     round: false,
+    // its mean over the whole height
+    across: fixed(Math.abs(outlineArea(tool.outline!)) / (maxY - minY)),
     steel: part(m, 'thickness'),
     origin: { x: -x, y: m.thickness!, z: -z },
   }
