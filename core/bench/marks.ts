@@ -76,6 +76,7 @@ export function boardMarks(model: HolderModel, board: Board, format: LengthForma
     const { x, y } = opening.centre
     const about = { seat: opening.seat, figure: opening.figures.x, depth: opening.depth }
     const sawn = opening.opensTo !== null
+    const edge = opening.opensTo === 'back' ? ', back edge' : ''
     // on the front edge: of a sloped slot higher and further apart than at its end
     const lines = opening.slope ? [opening.outline.start.x, opening.outline.segments.at(-2)!.to.x] : [x - opening.width / 2, x + opening.width / 2] // prettier-ignore
     const [low, high] = [Math.min(...lines), Math.max(...lines)]
@@ -84,11 +85,11 @@ export function boardMarks(model: HolderModel, board: Board, format: LengthForma
     const bore = ({ centre, bit }: Bore, side: string) =>
       mark('bore', `Bore ${name}, ${side}`, centre.x, { ...about, across, bit })
     marks.push(
-      ...(sawn ? [mark('saw', `Saw line ${name}, left`, low, { ...about, waste: 'right' })] : []),
+      ...(sawn ? [mark('saw', `Saw line ${name}, left${edge}`, low, { ...about, waste: 'right' })] : []),
       ...(one && two ? [bore(one, 'left')] : []),
       mark('centre', `Centre ${name}`, x, { ...about, across, bit: two ? null : (one?.bit ?? null) }),
       ...(one && two ? [bore(two, 'right')] : []),
-      ...(sawn ? [mark('saw', `Saw line ${name}, right`, high, { ...about, waste: 'left' })] : []),
+      ...(sawn ? [mark('saw', `Saw line ${name}, right${edge}`, high, { ...about, waste: 'left' })] : []),
     )
   }
   marks.push(mark('end', 'End', board.length, { waste: 'right', figure: board.figures.length }))

@@ -1,5 +1,5 @@
 import { formOf } from '../forms/all-forms'
-import { openingKey, openingRows, seatedBoards, type Board, type Opening } from '../model/model'
+import { intoEdge, openingKey, openingRows, seatedBoards, type Board, type Opening } from '../model/model'
 import { materialOf, type Material } from '../shop/materials'
 import { formatMass, massUnitFor } from '../units/mass'
 import { GRAVITY } from './beam'
@@ -32,19 +32,23 @@ interface Finger {
 /** Whether the fingers of each board with open slots bear the tools beside them: the worst of a board is told. */
 export const checkFingers: Check = (subject) =>
   seatedBoards(subject.model)
-    .filter((b) => b.openings.some((o) => o.opensTo === 'front'))
+    .filter((b) => b.openings.some((o) => o.opensTo !== null))
     .flatMap((board) => boardFingers(subject, board))
 
 /** The fingers of a post are bent the strong way: as high as they are wide, as thick as the board. */
 const onEdge = (board: Board): boolean => board.placement.lies === 'post'
 
-function fingersOf({ model }: Subject, board: Board): Finger[] {
-  const row = openingRows(board).at(-1) ?? []
+/** The fingers beside the slots of both edges. */
+const fingersOf = (subject: Subject, board: Board): Finger[] =>
+  openingRows(board).flatMap((row, r) => (row.some((o) => o.opensTo !== null) ? fingersIn(subject, board, row, r === 0 ? '' : `:${r + 1}`) : [])) // prettier-ignore
+
+/** @param suffix of the figures of the webs at the row's ends */
+function fingersIn({ model }: Subject, board: Board, row: Opening[], suffix: string): Finger[] {
   const place = (o: Opening) => model.seats.find((s) => s.id === o.seat)?.place ?? o.id
   const [first, last] = [row[0]!, row.at(-1)!]
   const half = (o: Opening) => o.width / 2
   return [
-    { title: 'at the datum end', width: first.centre.x - half(first), widthFigure: 'web:start', beside: [first], end: 'margin' }, // prettier-ignore
+    { title: 'at the datum end', width: first.centre.x - half(first), widthFigure: `web:start${suffix}`, beside: [first], end: 'margin' }, // prettier-ignore
     ...row.slice(1).map((b, i): Finger => {
       const a = row[i]!
       const width = b.centre.x - a.centre.x - half(a) - half(b)
@@ -56,7 +60,7 @@ function fingersOf({ model }: Subject, board: Board): Finger[] {
         end: 'gap',
       }
     }),
-    { title: 'at the far end', width: board.length - last.centre.x - half(last), widthFigure: 'web:end', beside: [last], end: 'margin' }, // prettier-ignore
+    { title: 'at the far end', width: board.length - last.centre.x - half(last), widthFigure: `web:end${suffix}`, beside: [last], end: 'margin' }, // prettier-ignore
   ]
 }
 
@@ -64,7 +68,7 @@ function boardFingers(subject: Subject, board: Board): Verdict[] {
   const { trail, model, input } = subject
   const { shop } = input
   const handling = limitFrom(subject, 'handling')
-  const reachOf = (o: Opening) => board.width - o.centre.y
+  const reachOf = (o: Opening) => intoEdge(board, o)
   const loaded = fingersOf(subject, board).flatMap((f) => {
     const seats = f.beside.map((o) => model.seats.find((s) => s.id === o.seat)!)
     const heavier = seats.reduce((a, b) => ((b?.mass ?? 0) > (a?.mass ?? 0) ? b : a))
@@ -83,7 +87,8 @@ function boardFingers(subject: Subject, board: Board): Verdict[] {
   })
   if (loaded.length === 0) return []
   const worst = loaded.reduce((a, b) => (b.stress > a.stress ? b : a))
-  const reach = `({${board.figures.width}} − {${worst.beside[0]!.figures.y}})`
+  const y = `{${worst.beside[0]!.figures.y}}`
+  const reach = worst.beside[0]!.opensTo === 'back' ? y : `({${board.figures.width}} − ${y})`
   const value = trail.derive(
     'finger',
     `Stress in the finger ${worst.title}, MPa`,

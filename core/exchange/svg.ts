@@ -18,16 +18,20 @@ export const xmlText = (text: string): string =>
 export function cutOutline(board: Board): Outline {
   // a shape of its own has no slots in its front edge
   if (board.openings.every((o) => o.opensTo === null)) return board.outline
-  const slots = board.openings.filter((o) => o.opensTo === 'front').sort((a, b) => b.centre.x - a.centre.x)
+  const along = (edge: 'front' | 'back') => board.openings.filter((o) => o.opensTo === edge).sort((a, b) => a.centre.x - b.centre.x) // prettier-ignore
   const corner = (x: number, y: number) => ({ kind: 'line' as const, to: { x, y } })
   const front = board.width
   return {
     start: { x: 0, y: 0 },
     segments: [
+      // each slot of the back edge from left to right
+      ...along('back').flatMap(({ outline }) => [corner(outline.start.x, 0), ...outline.segments.slice(0, -1)]),
       corner(board.length, 0),
       corner(board.length, front),
       // each slot from right to left: in along the right saw line, round its end, out along the left one
-      ...slots.flatMap((slot) => reversed(slot.outline).segments),
+      ...along('front')
+        .reverse()
+        .flatMap((slot) => reversed(slot.outline).segments),
       corner(0, front),
       corner(0, 0),
     ],

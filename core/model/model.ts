@@ -78,7 +78,7 @@ export interface Opening {
   radius: number
   outline: Outline
   /** the edge at which it is open, or null */
-  opensTo: 'front' | null
+  opensTo: 'front' | 'back' | null
   /** mm, or null for one that goes through */
   depth: number | null
   /**
@@ -284,6 +284,10 @@ export const drilled = (opening: Opening): BoreStep[] => [
   ...opening.bores.map((bore) => ({ ...bore, depth: opening.depth })),
   ...(opening.steps ?? []),
 ]
+
+/** From the edge that a slot is open at to the middle of its end, square to the edge; of a closed one from the front edge. mm */
+export const intoEdge = (board: Pick<Board, 'width'>, { opensTo, centre }: Opening): number =>
+  opensTo === 'back' ? centre.y : board.width - centre.y
 
 /** How deep an opening goes at its deepest; null for through. mm */
 export const deepest = (opening: Opening): number | null => {

@@ -2,7 +2,7 @@ import { kindOf } from '../footprint/kinds'
 import type { Body, Plate, Turned } from '../footprint/body'
 import { flattened } from '../geometry/flatten'
 import type { Tool } from '../footprint/tool'
-import type { HolderModel, Place, Seat } from '../model/model'
+import type { Board, HolderModel, Place, Seat } from '../model/model'
 import { tippedWay } from '../model/tilt'
 import { boxesMeet, partSolids, type PartSolid } from './collisions'
 import type { Kernel, Solid } from './kernel'
@@ -20,14 +20,20 @@ export interface TakenOut {
   blockedBy: string[]
 }
 
-/** A way out: so far up along its own axis, then forward or up until it is clear. mm */
+/**
+ * A way out: so far up along its own axis, then forward or up until it is clear; or so far back out of a rear slot, then
+ * sideways with its head first. mm
+ */
 export interface Way {
   lift: number
-  then: 'forward' | 'up'
+  then: 'forward' | 'up' | 'sideways'
 }
 
 /** Lifts that are tried before a tool is drawn forward, mm. */
 const LIFTS = [0, 5, 15, 30, 60, 100]
+
+/** The only way out of a slot in a board's back edge. */
+const REAR: readonly Way[] = [{ lift: 0, then: 'sideways' }]
 
 /** Less than this is a touch, mm³; and what is touched at rest does not count on the way. */
 const TOUCH = 60
@@ -40,6 +46,9 @@ const COARSE = 0.5
 
 /** Clear of everything by so much, mm. */
 const CLEAR = 2
+
+/** A bar drawn past an edge is so far from it, mm. */
+const NEXT_TO = 1
 
 const add = (a: Place, b: Place, times = 1): Place => ({ x: a.x + times * b.x, y: a.y + times * b.y, z: a.z + times * b.z }) // prettier-ignore
 const vector = ({ x, y, z }: Place): [number, number, number] => [x, y, z]
@@ -127,11 +136,18 @@ function met(
   return found
 }
 
-/** How far a tool goes along a direction until it is past everything, mm. */
-function until(pieces: readonly Solid[], obstacles: readonly PartSolid[], axis: 1 | 2): number {
-  const low = Math.min(...pieces.map((s) => s.boundingBox().min[axis]!))
-  const high = Math.max(...obstacles.map((o) => o.solid.boundingBox().max[axis]!))
-  return Math.max(0, high - low) + CLEAR
+/** How far a tool goes along a direction until it is past everything, mm: along the wall towards the datum. */
+function until(pieces: readonly Solid[], obstacles: readonly PartSolid[], axis: 0 | 1 | 2): number {
+  const far = (all: readonly Solid[], end: 'min' | 'max'): number => (end === 'min' ? Math.min : Math.max)(...all.map((s) => s.boundingBox()[end][axis]!)) // prettier-ignore
+  const others = obstacles.map((o) => o.solid)
+  const way = axis === 0 ? far(pieces, 'max') - far(others, 'min') : far(others, 'max') - far(pieces, 'min')
+  return Math.max(0, way) + CLEAR
+}
+
+/** How far back along its slot a bar goes until all of it is behind the edge of its board, mm. */
+function asternBy(pieces: readonly Solid[], board: Board, tilt: number): number {
+  const front = Math.max(...pieces.map((s) => s.boundingBox().max[1]!))
+  return (front - board.placement.at.y + NEXT_TO) / Math.cos((tilt * Math.PI) / 180)
 }
 
 /**
@@ -155,17 +171,23 @@ export function takenOut(
     const obstacles = parts.filter((p) => p.id !== seat.id && !drawnOut.has(p.id))
     const rest = new Map<string, number>()
     for (const s of pieces) for (const [id, v] of met(kernel, s, obstacles, REST, REST)) rest.set(id, (rest.get(id) ?? 0) + v) // prettier-ignore
-    const slope = model.boards.flatMap((b) => b.openings).find((o) => o.id === seat.opening)?.slope
-    const tilt = seat.tilt === 180 ? 0 : (seat.tilt ?? slope ?? 0)
+    const board = model.boards.find((b) => b.id === seat.board)
+    const opening = board?.openings.find((o) => o.id === seat.opening)
+    const rear = opening?.opensTo === 'back'
+    const tilt = seat.tilt === 180 ? 0 : (seat.tilt ?? (rear ? -1 : 1) * (opening?.slope ?? 0))
     const [forward, up] = [tippedWay({ x: 0, y: 1, z: 0 }, tilt), tippedWay({ x: 0, y: 0, z: 1 }, tilt)]
-    const ways: Way[] = [...LIFTS.map((lift): Way => ({ lift, then: 'forward' })), { lift: 0, then: 'up' }]
+    const ways: readonly Way[] = rear
+      ? REAR
+      : [...LIFTS.map((lift): Way => ({ lift, then: 'forward' })), { lift: 0, then: 'up' }]
     const [far, high] = [until(pieces, obstacles, 1), until(pieces, obstacles, 2)]
+    const aside = rear ? until(pieces, obstacles, 0) : 0
+    const astern = rear ? asternBy(pieces, board!, tilt) : 0
     let least: { blocking: PartSolid[]; wood: number; volume: number } | null = null
     let found: Way | null = null
     for (const way of ways) {
-      const lifted = add(REST, up, way.lift)
-      const out = way.then === 'up' ? add(REST, up, high) : add(lifted, forward, far)
-      const stretches: [Place, Place][] = way.lift > 0 ? [[REST, lifted], [lifted, out]] : [[REST, out]] // prettier-ignore
+      const lifted = way.then === 'sideways' ? add(REST, forward, -astern) : add(REST, up, way.lift)
+      const out = way.then === 'sideways' ? add(lifted, { x: -1, y: 0, z: 0 }, aside) : way.then === 'up' ? add(REST, up, high) : add(lifted, forward, far) // prettier-ignore
+      const stretches: [Place, Place][] = way.lift > 0 || way.then === 'sideways' ? [[REST, lifted], [lifted, out]] : [[REST, out]] // prettier-ignore
       const hits = new Map<string, number>()
       for (const s of pieces)
         for (const [a, b] of stretches)

@@ -1,5 +1,5 @@
 import { routerPasses } from '../../fit/router'
-import { drilled, type Board, type Opening } from '../../model/model'
+import { drilled, intoEdge, type Board, type Opening } from '../../model/model'
 import { bitName } from '../../shop/bit-name'
 import type { BitKind } from '../../shop/shop'
 import { formatAngle } from '../../units/angle'
@@ -181,7 +181,9 @@ export function shapeSteps({ model, shop }: Bench): Step[] {
 function sawStep(shop: Bench['shop'], board: Board, sawn: readonly Opening[]): Step {
   const widths = sawn.map((o) => o.width)
   const bored = sawn.some((o) => o.bores.length > 0)
-  const fence = Math.max(...sawn.map((o) => board.width - o.centre.y))
+  const fence = Math.max(...sawn.map((o) => intoEdge(board, o)))
+  const rear = sawn.some((o) => o.opensTo === 'back')
+  const edge = rear ? 'edge that it is marked on, front or back' : 'front edge'
   const saw = sawFor(shop, 'slot', { long: fence, fence, thickness: board.thickness, tilt: 0 })
   const kerfs = sawn.filter((o) => o.bores.length === 0 && saw && saw.kerf <= o.width + 1e-6 && o.width < 4 * saw.kerf)
   const passes = kerfs.map((o) => routerPasses(o.width, saw!.kerf)?.passes ?? 1)
@@ -199,7 +201,7 @@ function sawStep(shop: Bench['shop'], board: Board, sawn: readonly Opening[]): S
       ...(kerfs.length > 0 ? [{ label: 'Passes', value: [...new Set(passes)].join(' or ') }] : []),
     ],
     says: [
-      bored ? `From the hole’s tangents ${sawn.some((o) => o.slope) ? 'along the sloped lines' : 'square'} to the front edge, the blade in the waste, the line left standing.` : 'From the front edge to the end mark, the blade in the waste, the line left standing.', // prettier-ignore
+      bored ? `From the hole’s tangents ${sawn.some((o) => o.slope) ? 'along the sloped lines' : 'square'} to the ${edge}, the blade in the waste, the line left standing.` : `From the ${edge}, to the end mark, the blade in the waste, the line left standing.`, // prettier-ignore
       ...(bored ? [] : ['Try each with what goes into it before the next one is cut.']),
     ],
     cautions: [

@@ -18,6 +18,21 @@ export const choices: readonly Choice[] = [
     ],
   },
   {
+    key: 'sides',
+    label: 'Slots in',
+    about: 'Which edges of the posts.',
+    type: 'option',
+    usual: 'front',
+    values: [
+      { value: 'front', label: 'the front', when: 'everything in one row, at hand' },
+      {
+        value: 'both',
+        label: 'both edges',
+        when: 'every second one behind, in a frame: half as high; those go in and out sideways',
+      },
+    ],
+  },
+  {
     key: 'posts',
     label: 'Posts',
     about: 'How many stand side by side.',

@@ -1,9 +1,19 @@
+import Module from 'manifold-3d'
 import { describe, expect, it } from 'vitest'
 import { design } from '../../choose/design'
 import { holderViews } from '../../drawing/views'
 import { plainTool, type Tool } from '../../footprint/tool'
 import { outlineBounds } from '../../geometry/outline'
 import { usualShop } from '../../shop/usual'
+import { boardBox } from '../../model/standing'
+import { boardMarks } from '../../bench/marks'
+import { cutOutline } from '../../exchange/svg'
+import { outlineArea } from '../../geometry/area'
+import { collisions, partSolids } from '../../solid/collisions'
+import { waysOut } from '../../solid/taking'
+
+const kernel = await Module()
+kernel.setup()
 
 const clamp = (id: string, long = 600): Tool => ({
   ...plainTool(id, 'bar-clamp', `Clamp ${id}`),
@@ -74,6 +84,63 @@ describe('a comb', () => {
 
   it('refuses tools too short to lie across its posts', () =>
     expect(comb([clamp('a', 60)]).refusals.map((r) => r.id)).toContain('too short'))
+})
+
+describe('a comb with slots in both edges', () => {
+  const clamps = ['a', 'b', 'c', 'd', 'e'].map((id) => clamp(id))
+  const { model, working, input } = comb(clamps, { sides: 'both' })
+  const value = (id: string) => working.find((f) => f.id === id)!.value
+  const [post] = model!.boards
+
+  it('lays every second tool behind, in slots that slope the other way: the posts are lower', () => {
+    expect(post!.openings.map((o) => o.opensTo)).toEqual(['front', 'back', 'front', 'back', 'front'])
+    for (const o of post!.openings.filter((x) => x.opensTo === 'back')) {
+      const box = outlineBounds(o.outline)
+      expect(box.minY).toBeCloseTo(0)
+      // it comes in higher than it ends
+      expect(box.maxX - o.centre.x).toBeCloseTo(value('dropBack') + value('sawApartBack') / 2)
+    }
+    expect(post!.length).toBeLessThan(comb(clamps).model!.boards[0]!.length)
+    expect(model!.seats.map((s) => s.tilt)).toEqual([20, -20, 20, -20, 20])
+  })
+
+  it('stands the posts in a frame off the back, with room for a bar to come out behind', () => {
+    const back = model!.boards.find((b) => b.id === 'back')!
+    const [bottom, top] = ['bottom', 'top'].map((id) => boardBox(model!.boards.find((b) => b.id === id)!))
+    const box = boardBox(post!)
+    expect(box.y[0] - back.thickness).toBeCloseTo(value('behind'))
+    expect([bottom!.z[1], top!.z[0]]).toEqual([box.z[0], box.z[1]])
+    expect(bottom!.y[1]).toBeCloseTo(box.y[1])
+  })
+
+  it('keeps heads of both rows apart, and lets each out', () => {
+    const ways = waysOut(kernel, model!, input.tools)
+    expect(ways.map((w) => w.way?.then)).toEqual(['forward', 'sideways', 'forward', 'sideways', 'forward'])
+    const parts = partSolids(kernel, model!, input.tools)
+    expect(collisions(kernel, parts)).toEqual([])
+    for (const { solid } of parts) solid.delete()
+  })
+
+  it('is cut out as one path with slots on both sides, of the area that is left', () => {
+    const left = Math.abs(outlineArea(post!.outline)) - post!.openings.reduce((sum, o) => sum + Math.abs(outlineArea(o.outline)), 0) // prettier-ignore
+    expect(Math.abs(outlineArea(cutOutline(post!)))).toBeCloseTo(left)
+  })
+
+  it('tells which edge a saw line is marked on', () => {
+    const { marks } = boardMarks(model!, post!, input.shop)
+    const lines = marks.filter((m) => m.label.startsWith('Saw line'))
+    expect(lines.filter((m) => m.label.endsWith('back edge')).map((m) => m.seat)).toEqual(['s-b', 's-b', 's-d', 's-d'])
+    expect(lines).toHaveLength(10)
+  })
+
+  it('lies one tool alone in front, and judges the fingers of both edges', () => {
+    expect(comb([clamp('a')], { sides: 'both' }).model!.boards[0]!.openings.map((o) => o.opensTo)).toEqual(['front'])
+    const heavy = clamps.map((t, i) => ({ ...t, mass: i === 1 ? 4 : 0.1 }))
+    const worked = comb(heavy, { sides: 'both' })
+    const finger = worked.working.find((f) => f.id === 'finger')!
+    expect(finger.note).toBe('Clamp b')
+    expect(finger.value).toBeGreaterThan(0)
+  })
 })
 
 it('takes no chisel: its edge would lie beside the hand', () => {

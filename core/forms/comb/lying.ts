@@ -47,6 +47,8 @@ export interface Lying extends Spot {
   neckOut: number
   /** how far forward of the slot’s end a flat bar comes to rest, along the slot */
   rest: number
+  /** in a slot of the posts' back edge */
+  rear: boolean
   /** a flat bar lies at the slope of its slot */
   turned: boolean
   overall: number
@@ -62,16 +64,23 @@ export function lyingTools(input: PlanInput, trail: Trail): { lying: Lying[]; re
   const slope = Number(optionOf(choices, input, 'slope'))
   if (slope > 0)
     trail.given('slope', 'Slope of the slots', slope, { kind: 'choice', key: 'slope' }, { quantity: 'angle' })
+  const both = optionOf(choices, input, 'sides') === 'both'
   const refusals: Refusal[] = []
   for (const order of input.holder.seats) {
     const seated = seatTool(input, order, (_, tool, turn) => lyingEnvelope(tool, turn), 'has no long bar or handle to lie on.') // prettier-ignore
     if ('says' in seated) refusals.push(seated)
-    else found.push(one(input, trail, order, seated.tool, seated.envelope, found.length + 1))
+    else
+      found.push(
+        one(input, trail, order, seated.tool, seated.envelope, found.length + 1, both && found.length % 2 === 1),
+      )
   }
   return { lying: found, refusals }
 }
 
-/** How far a head reaches each way when its flat bar lies turned in a sloped slot: a front and an upper edge both count. */
+/**
+ * How far a head reaches each way when its flat bar lies turned in a sloped slot: a front and an upper edge both count.
+ * A rear slot slopes the other way.
+ */
 function turnedBy(
   trail: Trail,
   order: SeatOrder,
@@ -79,6 +88,7 @@ function turnedBy(
   slope: number,
   e: LyingEnvelope,
   ids: Sides,
+  rear: boolean,
 ): { values: Record<keyof Sides, number>; ids: Sides } {
   const values = { left: e.left.value, right: e.right.value, front: e.front.value, back: e.back.value }
   if (slope === 0 || e.neckShape === 'round') return { values, ids }
@@ -93,10 +103,10 @@ function turnedBy(
     return { value: trail.derive(id, `${label} of ${place}, turned`, c * values[own] + s * values[other], turnedRule, `cos({slope}) × {${ids[own]}} + sin({slope}) × {${ids[other]}}`), id } // prettier-ignore
   }
   const all = {
-    left: along('left', 'Reach down', 'left', 'back'),
-    right: along('right', 'Reach up', 'right', 'front'),
-    front: along('front', 'Front extent', 'front', 'left'),
-    back: along('back', 'Back extent', 'back', 'right'),
+    left: along('left', 'Reach down', 'left', rear ? 'front' : 'back'),
+    right: along('right', 'Reach up', 'right', rear ? 'back' : 'front'),
+    front: along('front', 'Front extent', 'front', rear ? 'right' : 'left'),
+    back: along('back', 'Back extent', 'back', rear ? 'left' : 'right'),
   }
   const pick = <T>(of: (side: { value: number; id: string }) => T) => ({ left: of(all.left), right: of(all.right), front: of(all.front), back: of(all.back) }) // prettier-ignore
   return { values: pick((a) => a.value), ids: pick((a) => a.id) }
@@ -104,7 +114,15 @@ function turnedBy(
 
 type Sides = Record<'left' | 'right' | 'front' | 'back', string>
 
-function one(input: PlanInput, trail: Trail, order: SeatOrder, tool: Tool, e: LyingEnvelope, place: number): Lying {
+function one(
+  input: PlanInput,
+  trail: Trail,
+  order: SeatOrder,
+  tool: Tool,
+  e: LyingEnvelope,
+  place: number,
+  rear: boolean,
+): Lying {
   const { shop } = input
   const put = (name: string, label: string, m: Measured, rule = extentRule): string => measuredFigure(trail, order, tool, name, `${label} of ${place}`, m, rule) // prettier-ignore
   const neckAcross = put('across', 'Bar, up and down', e.neckAcross)
@@ -120,12 +138,20 @@ function one(input: PlanInput, trail: Trail, order: SeatOrder, tool: Tool, e: Ly
     : trail.derive(ids.slot, `Slot ${place}`, needed, sawnRule, `{${ids.needed}}`, { print: 'up', note })
   const slope = Number(optionOf(choices, input, 'slope'))
   const rectangular = e.neckShape === 'rectangular'
-  const sides = turnedBy(trail, order, place, slope, e, {
-    left: put('left', 'Reach down', e.left),
-    right: put('right', 'Reach up', e.right),
-    front: put('front', 'Front extent', e.front),
-    back: put('back', 'Back extent', e.back),
-  })
+  const sides = turnedBy(
+    trail,
+    order,
+    place,
+    slope,
+    e,
+    {
+      left: put('left', 'Reach down', e.left),
+      right: put('right', 'Reach up', e.right),
+      front: put('front', 'Front extent', e.front),
+      back: put('back', 'Back extent', e.back),
+    },
+    rear,
+  )
   // on the lower side of its slot its rear edge stops at the middle of the round end
   const rest = rectangular ? e.neckAlong.value / 2 : 0
   return {
@@ -139,6 +165,7 @@ function one(input: PlanInput, trail: Trail, order: SeatOrder, tool: Tool, e: Ly
     neckUp: e.neckAcross.value,
     neckOut: e.neckAlong.value,
     rest,
+    rear,
     turned: rectangular && slope > 0,
     overall: e.overall.value,
     ids: {

@@ -1,33 +1,26 @@
-import { slopedSlotOutline } from '../../geometry/outline'
+import { flipped, moved, slopedSlotOutline, type Outline, type Point } from '../../geometry/outline'
 import { kindOf } from '../../footprint/kinds'
-import { MODEL_VERSION, type Board, type Joint, type Opening, type Seat } from '../../model/model'
+import { MODEL_VERSION, type Board, type Opening, type Seat } from '../../model/model'
 import { formatLength } from '../../units/format-length'
 import { LARGEST_SIZE } from '../../units/length'
 import { Trail } from '../../working/trail'
 import { lengthOf, optionOf, settingOf } from '../choice-value'
 import { cosine, sine } from '../tilting'
-import { slopedSlot, type SlopedSlot } from '../sloped-slot'
 import type { Plan, PlanInput, Refusal } from '../form'
 import { plainBoard } from '../plain-board'
 import { spreadSpots } from '../spread'
 import { NO_STOCK, stocksFor } from '../stocks'
+import { acrossPost, type Across, type EdgeSlots } from './across'
 import { choices } from './choices'
+import { framed, onBack } from './boards'
 import { lyingTools, type Lying } from './lying'
-import { apartRule, depthRule, dropRule, lineRule, postRule, restRule, runRule, spanRule } from './rules'
+import { postRule, spanRule, tallerRule } from './rules'
 
 /** So much of the shortest tool lies between the posts; the rule says so. */
 const SPANNED = 0.5
 
 /** Wood thinner than this, mm, is none. */
 const THINNEST = 1e-6
-
-/** The slots across a post, from its back edge; mm and degrees. */
-interface Across {
-  line: number
-  depth: number
-  slope: number
-  cut: SlopedSlot
-}
 
 /** Plans a comb: posts on a back, slots in their front edges, tools lying across them with their heads beside the first. */
 export function planComb(input: PlanInput): Plan {
@@ -42,9 +35,8 @@ export function planComb(input: PlanInput): Plan {
   }
   lengthOf(choices, input, trail, 'gap')
   lengthOf(choices, input, trail, 'margin')
-  const { centres, length } = spreadSpots(trail, all, optionOf(choices, input, 'pitch') === 'even')
   const across = acrossPost(input, trail, all)
-  const tall = trail.derive('postLength', 'Post, height', length + across.cut.drop, postRule, '{length} + {drop}', { print: 'up' }) // prettier-ignore
+  const { centres, tall } = upPosts(input, trail, all, across)
   const span = spanOf(input, trail, all)
   const [tp, tb] = [stocks.post.thickness, stocks.back.thickness]
   const posts = Number(optionOf(choices, input, 'posts'))
@@ -52,7 +44,7 @@ export function planComb(input: PlanInput): Plan {
     return refuse(...refusals, { id: 'too long', says: `The posts would be ${formatLength(tall, input.shop)} high. Split the tools over several holders.` }) // prettier-ignore
   if (span < posts * tp + 10)
     return refuse(...refusals, { id: 'too short', says: `A span of ${formatLength(span, input.shop)} has no room for ${posts} posts: the tools are too short to lie across them.` }) // prettier-ignore
-  const clash = clashing(all, centres, length, across.cut)
+  const clash = [false, true].map((rear) => clashing(all.filter((l) => l.rear === rear), centres, tall, across)).find((c) => c !== null) // prettier-ignore
   if (clash) return refuse(...refusals, clash)
 
   const post = (n: number): Board =>
@@ -62,20 +54,12 @@ export function planComb(input: PlanInput): Plan {
       role: 'end',
       length: tall,
       width: across.depth,
-      openings: all.map((l, i) => slot(l, n, { x: centres[i]!, y: across.line }, across)),
-      placement: { lies: 'post', at: { x: (n / (posts - 1)) * (span - tp), y: tb, z: 0 } },
+      openings: all.map((l) => slot(l, n, { x: centres.get(l.seat)!, y: edgeOf(l, across).line }, across)),
+      placement: { lies: 'post', at: { x: (n / (posts - 1)) * (span - tp), y: tb + across.behind, z: 0 } },
       figures: { length: 'postLength', width: 'depth', thickness: 'thickness:post' },
     })
-  const back = plainBoard(stocks.back, {
-    id: 'back',
-    name: 'Back',
-    role: 'back',
-    length: span,
-    width: tall,
-    placement: { lies: 'upright', at: { x: 0, y: 0, z: 0 } },
-    figures: { length: 'span', width: 'postLength', thickness: 'thickness:back' },
-  })
-  const boards = Array.from({ length: posts }, (_, n) => post(n))
+  const uprights = Array.from({ length: posts }, (_, n) => post(n))
+  const { boards, joints } = across.back ? framed(trail, stocks.back, uprights, { span, tall, across }) : onBack(stocks.back, uprights, span, tall) // prettier-ignore
   const clearance = settingOf(input, trail, 'headClearance')
   return {
     trail,
@@ -84,35 +68,19 @@ export function planComb(input: PlanInput): Plan {
       version: MODEL_VERSION,
       form: 'comb',
       name: input.holder.name,
-      boards: [...boards, back],
+      boards,
       rods: [],
-      reach: { value: tb + across.depth, formula: '{thickness:back} + {depth}' },
-      joints: boards.map((b, i): Joint => ({ order: i + 1, parts: ['back', b.id], glued: true, by: 'screws', fixing: 'Glue, and screws from behind through the back into the post’s back edge' })), // prettier-ignore
+      reach: {
+        value: tb + across.behind + across.depth,
+        formula: `{thickness:back} + ${across.back ? '{behind} + ' : ''}{depth}`,
+      },
+      joints,
       fasteners: [],
-      seats: all.map((l, i) => seat(l, { x: -clearance, y: tb + across.line, z: centres[i]! }, across.slope)),
+      seats: all.map((l) =>
+        seat(l, { x: -clearance, y: tb + across.behind + edgeOf(l, across).line, z: centres.get(l.seat)! }, across),
+      ),
     },
   }
-}
-
-/** Where slots end, how deep the posts are, and how the slots slope. */
-function acrossPost(input: PlanInput, trail: Trail, all: readonly Lying[]): Across {
-  const clearance = settingOf(input, trail, 'headClearance')
-  const [web, keep] = [settingOf(input, trail, 'web'), settingOf(input, trail, 'frontKeep')]
-  const [deepest, widest] = [all.reduce((a, b) => (b.back > a.back ? b : a)), all.reduce((a, b) => (b.slot > a.slot ? b : a))] // prettier-ignore
-  const line = trail.derive('line', 'Back edge to the ends of the slots', Math.max(deepest.back + clearance, 2 * web + widest.slot / 2), lineRule, `max({${deepest.ids.back}} + {headClearance}, 2 × {web} + {${widest.ids.slot}} / 2)`) // prettier-ignore
-  const outward = (l: Lying): number => Math.max(l.slot / 2, l.rest + l.neckOut / 2)
-  const out = all.reduce((a, b) => (outward(b) > outward(a) ? b : a))
-  if (out.rest > 0) trail.derive('rest', 'It rests forward by', out.rest, restRule, `{${out.ids.neckAlong}} / 2`, { note: out.tool.name }) // prettier-ignore
-  const forward = out.rest > 0 ? '{rest} + ' : ''
-  const depth = trail.derive('depth', 'Depth of the posts', line + outward(out) + keep, depthRule, `{line} + max({${out.ids.slot}} / 2, ${forward}{${out.ids.neckAlong}} / 2) + {frontKeep}`, { print: 'up' }) // prettier-ignore
-  const slope = Number(optionOf(choices, input, 'slope'))
-  if (slope > 0)
-    trail.given('slope', 'Slope of the slots', slope, { kind: 'choice', key: 'slope' }, { quantity: 'angle' })
-  const cut = slopedSlot(depth, widest.slot, slope, line - widest.slot / 2)
-  trail.derive('run', 'Run of a slot', cut.run, runRule, '{depth} − {line}')
-  trail.derive('drop', 'A slot drops by', cut.drop, dropRule, slope > 0 ? '{run} × tan({slope})' : '0 × {run}')
-  trail.derive('sawApart', 'Saw lines apart on the edge', cut.sawLinesApart, apartRule, `{${widest.ids.slot}}${slope > 0 ? ' / cos({slope})' : ''}`, { print: 'nearest', note: widest.tool.name }) // prettier-ignore
-  return { line, depth, slope, cut }
 }
 
 /** From the outside of the first post to the outside of the last. */
@@ -123,31 +91,39 @@ function spanOf(input: PlanInput, trail: Trail, all: readonly Lying[]): number {
   return trail.derive('span', 'Span', SPANNED * shortest.overall, spanRule, `${SPANNED} × {${shortest.ids.overall}}`, { note: shortest.tool.name }) // prettier-ignore
 }
 
-const slot = (l: Lying, post: number, centre: { x: number; y: number }, { depth, slope }: Across): Opening => ({
+/** A slot from the front edge, or the same from the back edge: seen in a mirror. */
+const slotOutline = (l: Lying, centre: Point, { depth, slope }: Across): Outline =>
+  l.rear
+    ? moved(flipped(slopedSlotOutline({ x: centre.x, y: depth - centre.y }, l.slot, depth, slope)), 0, depth)
+    : slopedSlotOutline(centre, l.slot, depth, slope)
+
+const slot = (l: Lying, post: number, centre: Point, across: Across): Opening => ({
   id: `slot-${post + 1}-${l.order.id}`,
   kind: 'slot',
   seat: l.order.id,
   centre,
   width: l.slot,
   radius: l.slot / 2,
-  outline: slopedSlotOutline(centre, l.slot, depth, slope),
-  opensTo: 'front',
+  outline: slotOutline(l, centre, across),
+  opensTo: l.rear ? 'back' : 'front',
   depth: null,
   slant: 0,
-  ...(slope > 0 ? { slope } : {}),
+  ...(across.slope > 0 ? { slope: across.slope } : {}),
   cut: 'bored',
   dust: null,
   bores: l.bit ? [{ centre, diameter: l.slot, bit: l.bit.diameter }] : [],
-  figures: { x: `x:${l.order.id}`, y: 'line', width: l.ids.slot, end: l.ids.slot },
+  figures: { x: `x:${l.order.id}`, y: edgeOf(l, across).id, width: l.ids.slot, end: l.ids.slot },
 })
 
 /** @param end of its slot: the middle of the bore */
-function seat(l: Lying, end: { x: number; y: number; z: number }, slope: number): Seat {
+function seat(l: Lying, end: { x: number; y: number; z: number }, across: Across): Seat {
+  const { slope } = across
+  const way = l.rear ? -1 : 1
   const { minY, maxY } = kindOf(l.tool.kind)!.envelope(l.tool).face
   const [c, s] = [cosine(slope), sine(slope)]
   // up along the slot to where it rests, and down on the slot's lower side
   const low = (l.slot - l.neckUp) / 2
-  const at = { x: end.x, y: end.y + c * l.rest + s * low, z: end.z + s * l.rest - c * low }
+  const at = { x: end.x, y: end.y + way * (c * l.rest + s * low), z: end.z + s * l.rest - c * low }
   return {
     id: l.order.id,
     tool: l.tool.id,
@@ -155,7 +131,7 @@ function seat(l: Lying, end: { x: number; y: number; z: number }, slope: number)
     place: l.place,
     turn: l.order.turn,
     along: true,
-    ...(l.turned ? { tilt: slope } : {}),
+    ...(l.turned ? { tilt: way * slope } : {}),
     board: 'post-1',
     opening: `slot-1-${l.order.id}`,
     at,
@@ -163,23 +139,49 @@ function seat(l: Lying, end: { x: number; y: number; z: number }, slope: number)
     rests: 'slot',
     sharp: false,
     mass: l.tool.mass,
-    reach: `{thickness:back} + {line} + {${l.ids.front}} + ${at.y - end.y}`,
+    reach: `{thickness:back} + ${across.back ? '{behind} + ' : ''}{${edgeOf(l, across).id}} + {${l.ids.front}} + ${at.y - end.y}`,
     figures: l.ids,
   }
 }
 
-/** Slots that run into each other or out of the lower end are refused, not drawn. */
+/** Slots of one edge that run into each other or out of an end of the post are refused, not drawn. */
 function clashing(
-  all: readonly Lying[],
-  centres: readonly number[],
-  length: number,
-  { sawLinesApart }: SlopedSlot,
+  side: readonly Lying[],
+  centres: ReadonlyMap<string, number>,
+  tall: number,
+  across: Across,
 ): Refusal | null {
-  for (const [i, l] of all.entries()) {
-    const low = i === 0 ? centres[0]! - sawLinesApart / 2 : centres[i]! - centres[i - 1]! - sawLinesApart
-    const high = i === all.length - 1 ? length - centres[i]! - sawLinesApart / 2 : 1
+  for (const [i, l] of side.entries()) {
+    const { sawApart, drop } = edgeOf(l, across)
+    const at = centres.get(l.seat)!
+    const low = i === 0 ? at - sawApart / 2 : at - centres.get(side[i - 1]!.seat)! - sawApart
+    const high = i === side.length - 1 ? tall - drop - at - sawApart / 2 : 1
     if (Math.min(low, high) > THINNEST) continue
     return { id: 'overlap', says: `The slots of ${l.place} (${l.tool.name}) would run into the next ones or out of the post’s end. Widen the gap or the margin.`, seats: [l.order.id] } // prettier-ignore
   }
   return null
+}
+
+const edgeOf = (l: Lying, { front, back }: Across): EdgeSlots => (l.rear && back ? back : front)
+
+/** Where the slots stand up the posts, and how high a post is: of two edges as high as the higher row takes. */
+function upPosts(
+  input: PlanInput,
+  trail: Trail,
+  all: readonly Lying[],
+  { front, back }: Across,
+): { centres: Map<string, number>; tall: number } {
+  const even = optionOf(choices, input, 'pitch') === 'even'
+  const placed = (side: readonly Lying[], suffix: string): { length: number; at: [string, number][] } => {
+    const { centres, length } = spreadSpots(trail, side, even, null, suffix)
+    return { length, at: side.map((l, i) => [l.seat, centres[i]!]) }
+  }
+  if (!back) {
+    const { length, at } = placed(all, '')
+    const tall = trail.derive('postLength', 'Post, height', length + front.drop, postRule, '{length} + {drop}', { print: 'up' }) // prettier-ignore
+    return { centres: new Map(at), tall }
+  }
+  const [ahead, astern] = [placed(all.filter((l) => !l.rear), ':front'), placed(all.filter((l) => l.rear), ':back')] // prettier-ignore
+  const tall = trail.derive('postLength', 'Post, height', Math.max(ahead.length + front.drop, astern.length + back.drop), tallerRule, 'max({length:front} + {drop}, {length:back} + {dropBack})', { print: 'up' }) // prettier-ignore
+  return { centres: new Map([...ahead.at, ...astern.at]), tall }
 }

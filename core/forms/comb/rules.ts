@@ -17,6 +17,17 @@ export const depthRule = rule(
   'depth',
   'A slot runs at least so far in that its bar lies behind the front edge by the keep.',
 )
+export const inwardRule = rule(
+  'inward',
+  'A rear slot runs so far in from the back edge that its bar lies in front of that edge by the keep.',
+)
+export const behindRule = rule(
+  'behind',
+  'Behind posts with slots in both edges a bar has room to come out, its head clear of the back; then it is drawn out sideways.',
+)
+export const tallerRule = rule('taller', 'Posts are as high as the higher of the two rows takes.')
+export const frameRule = rule('frame', 'Top and bottom reach from the back to the posts’ front edges.')
+export const backHighRule = rule('back-high', 'The back is as high as the posts with top and bottom.')
 export const runRule = rule('run', 'From the front edge to the end of a slot, square to the edge.')
 export const dropRule = rule(
   'drop',
