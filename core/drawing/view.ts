@@ -10,10 +10,12 @@ export interface OutlineItem {
   outline: Outline
 }
 
-/** A board or a rod in a view, by its id. */
+/** A board, a rod or a bought part in a view, by its id. */
 export interface BoardItem extends OutlineItem {
   role: 'board'
   board: string
+  /** it is no wood, but bought as it is */
+  bought?: true
 }
 
 /** A straight line in a view: `visible`, `hidden` behind something, or a `centre` line. */

@@ -74,11 +74,12 @@ function plainFromAbove(model: HolderModel, format: LengthFormat): Dimension[] {
 /** What is nearer to the eye is drawn later. */
 function paintOrder(model: HolderModel, name: View['name']): BoardItem[] {
   const near = ({ x, y, z }: Box): number => (name === 'top' ? z[1] : name === 'front' ? y[1] : x[1])
+  const bought = new Set((model.bought ?? []).flatMap((b) => (b.bodies ?? []).map((body) => body.id)))
   const parts = [
     ...bodiesOf(model).map((b) => ({ id: b.id, near: near(boardBox(b)), outline: boardOutline(b, name) })),
     ...model.rods.map((r) => ({ id: r.id, near: near(rodBox(r)), outline: rodOutline(r, name) })),
   ]
   return parts
     .sort((a, b) => a.near - b.near)
-    .map(({ id, outline }): BoardItem => ({ role: 'board', outline, board: id }))
+    .map(({ id, outline }): BoardItem => ({ role: 'board', outline, board: id, ...(bought.has(id) ? { bought: true } : {}) })) // prettier-ignore
 }

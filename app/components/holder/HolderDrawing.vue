@@ -201,6 +201,7 @@ const summary = computed(() => {
             v-for="item in view.boards"
             :key="item.board"
             class="board"
+            :class="{ bought: item.bought }"
             :d="svgPath(item.outline)"
             vector-effect="non-scaling-stroke"
           />
@@ -258,6 +259,9 @@ svg {
   fill: var(--wood);
   stroke: var(--wood-line);
   stroke-width: 1.4;
+}
+.board.bought {
+  fill: var(--steel);
 }
 .opening {
   fill: var(--sheet);

@@ -24,6 +24,7 @@ const box = computed(() => {
       v-for="item in view.boards"
       :key="item.board"
       class="board"
+      :class="{ bought: item.bought }"
       :d="svgPath(item.outline)"
       vector-effect="non-scaling-stroke"
     />
@@ -41,6 +42,9 @@ svg {
 .board {
   fill: var(--wood);
   stroke: var(--wood-line);
+}
+.board.bought {
+  fill: var(--steel);
 }
 .head,
 .handle {

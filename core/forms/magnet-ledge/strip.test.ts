@@ -1,6 +1,7 @@
 import { describe, expect, it } from 'vitest'
 import { hardwareOf } from '../../bench/hardware'
 import { design } from '../../choose/design'
+import { holderViews } from '../../drawing/views'
 import { plainTool, type Tool } from '../../footprint/tool'
 import { boardBox } from '../../model/standing'
 import { usualShop } from '../../shop/usual'
@@ -63,6 +64,12 @@ describe('a ledge with a bought strip', () => {
       expect(seat!.at.y - seat!.extent.back).toBeCloseTo(boardBox(body!).y[1])
       expect(model!.reach.value).toBeCloseTo(boardBox(body!).y[1])
     }
+  })
+
+  it('is drawn as what it is: no wood', () => {
+    const { model, input } = strip([blade('a', 0.1)])
+    for (const view of holderViews(model!, input.tools, input.shop))
+      expect(view.boards.filter((b) => b.bought).map((b) => b.board)).toEqual(['strip-ledge-1'])
   })
 
   it('weighs what the strips weigh, where that is known', () => {
