@@ -31,6 +31,8 @@ export const useHistory = defineStore('history', () => {
   const outbox = useOutbox()
   const done = shallowReactive<Deed[]>([])
   const undone = shallowReactive<Deed[]>([])
+  /** since when a hand holds what it changes; null while none does */
+  let held: number | null = null
 
   function put(step: Step, data: Kept['data']): void {
     const now = records.get(step.kind, step.id)
@@ -53,7 +55,8 @@ export const useHistory = defineStore('history', () => {
     for (const step of steps) put(step, step.after)
     const last = done.at(-1)
     const keys = (deed: { steps: Step[] }) => deed.steps.map(keyOf).join()
-    if (!alone && last && last.label === label && Date.now() - last.at < TOGETHER && keys(last) === keys({ steps })) {
+    const goesOn = last && (Date.now() - last.at < TOGETHER || (held !== null && last.at >= held))
+    if (!alone && goesOn && last.label === label && keys(last) === keys({ steps })) {
       const merged = last.steps.map((s, i) => ({ ...s, after: steps[i]!.after }))
       done.splice(-1, 1, { label, steps: merged, at: Date.now() })
     } else {
@@ -61,6 +64,12 @@ export const useHistory = defineStore('history', () => {
       if (done.length > MOST) done.shift()
     }
     undone.length = 0
+  }
+
+  /** From now on changes of the same name to the same records are one deed, however slow. @returns lets go */
+  function hold(): () => void {
+    held = Date.now()
+    return () => (held = null)
   }
 
   /** Notes a deed that is saved already, so that it can be undone like any other. */
@@ -105,7 +114,7 @@ export const useHistory = defineStore('history', () => {
   }
 
   return {
-    act, note, change, undo, redo, forget,
+    act, hold, holds: () => held !== null, note, change, undo, redo, forget,
     undoable: computed(() => done.at(-1)?.label ?? null),
     redoable: computed(() => undone.at(-1)?.label ?? null),
   } // prettier-ignore

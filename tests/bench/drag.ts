@@ -1,4 +1,4 @@
-// A holder dragged on a wall of 60 holders with 400 tools.
+// A holder dragged on a wall of 60 holders with 400 tools, and a figure dragged by its name in holders of some tools.
 import type { Page } from '@playwright/test'
 import { mallet, shopWith } from '../core/samples'
 import { framesWhile } from './frames'
@@ -7,6 +7,7 @@ import { sayCalibration, summary, withBrowser } from './in-page'
 const HOLDERS = 60
 const TOOLS = 400
 const MOVES = 160
+const IN_RAIL = [6, 12, 40]
 
 /** Moves the pointer about from a place, button down. */
 async function dragFrom(page: Page, x: number, y: number, dx: number, dy: number): Promise<void> {
@@ -44,4 +45,16 @@ await withBrowser(async (browser, page, send) => {
   await sayCalibration(page)
   const box = (await holder.boundingBox())!
   told(`A holder among ${HOLDERS} with ${TOOLS} tools, dragged`, await framesWhile(browser, page, () => dragFrom(page, box.x + box.width / 2, box.y + box.height / 2, 120, 60))) // prettier-ignore
+
+  for (const count of IN_RAIL) {
+    const seats = tools.slice(0, count).map((t, i) => ({ id: `s${i}`, tool: t.id, turn: 0 }))
+    await send('/api/holders', { id: `rail${count}`, shop: 'bench', name: 'Rail', form: 'finger-rail', seats, choices: {} }) // prettier-ignore
+    await page.goto(`/holders/rail${count}`)
+    const label = page.locator('.choices .label', { hasText: /^Gap$/ })
+    await label.waitFor()
+    await page.waitForTimeout(3000)
+    await sayCalibration(page)
+    const gap = (await label.boundingBox())!
+    told(`The gap of a rail of ${count} tools, dragged by its name`, await framesWhile(browser, page, () => dragFrom(page, gap.x + gap.width / 2, gap.y + gap.height / 2, 60, 0))) // prettier-ignore
+  }
 })

@@ -29,6 +29,29 @@ test('from three mallets in the tray to the marks of the worked example', async 
   await expect.poll(() => running(page)).toEqual(marks)
 })
 
+test('a figure is dragged by its name, and one undo takes it back', async ({ page, service }) => {
+  const shop = await shopFor(page, service, { tools: threeMallets(), rail: {} })
+  await page.goto(shop.rail)
+  await expect.poll(() => running(page)).toEqual(marks)
+  const label = page.locator('.choices .label', { hasText: /^Gap$/ })
+  const box = (await label.boundingBox())!
+  const [x, y] = [box.x + box.width / 2, box.y + box.height / 2]
+  await page.mouse.move(x, y)
+  await page.mouse.down()
+  await page.mouse.move(x + 20, y, { steps: 4 })
+  // live, before it is let go: 5 mm more between the three, twice
+  await expect.poll(async () => Number((await running(page)).at(-1)) - Number(marks.at(-1))).toBe(10)
+  // a hand that rests is one that still holds it
+  await page.waitForTimeout(1700)
+  await page.mouse.move(x + 40, y)
+  await page.mouse.up()
+  await expect(page.getByLabel('Gap', { exact: true }).first()).toHaveValue('32')
+  await page.mouse.move(x + 300, y)
+  await expect(page.getByLabel('Gap', { exact: true }).first()).toHaveValue('32')
+  await page.keyboard.press('Control+z')
+  await expect.poll(() => running(page)).toEqual(marks)
+})
+
 test('the working and the drawing light each other, back to a measurement that is changed in place', async ({
   page,
   service,

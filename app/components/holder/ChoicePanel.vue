@@ -4,12 +4,14 @@ import { stockOf } from '#core/forms/choice-value'
 import type { Choice, PlanInput, HolderForm } from '#core/forms/form'
 import { consequences, type Consequence } from '#core/choose/schools'
 import { useAfterPaint } from '~/composables/useAfterPaint'
+import { useDraggedFigure } from '~/composables/useDraggedFigure'
 import { useFormat } from '~/composables/useFormat'
 
 /** The questions a form asks, each with what the answers come to in figures. */
 const props = defineProps<{ form: HolderForm; input: PlanInput }>()
 const emit = defineEmits<{ choose: [label: string, key: string, value: string | number | null] }>()
-const { length, bare } = useFormat()
+const { length, bare, format } = useFormat()
+const { drag } = useDraggedFigure()
 
 const outcome = ref<Record<string, Record<string, string>>>({})
 const { after } = useAfterPaint()
@@ -53,6 +55,17 @@ const own = (key: string) => {
   const value = props.input.holder.choices[key]
   return typeof value === 'number' ? value : null
 }
+type LengthChoice = Extract<Choice, { type: 'length' | 'derived length' }>
+const isLength = (c: Choice): c is LengthChoice => c.type === 'length' || c.type === 'derived length'
+/** The figure as it stands; null where it follows from the tools. */
+const standing = (c: LengthChoice) => own(c.key) ?? (c.type === 'length' ? props.input.shop.settings[c.setting] : null)
+const draggable = (c: Choice) => isLength(c) && standing(c) !== null
+/** So much more or less for each step of a drag: 1 mm or a sixteenth. */
+const step = () => (format.value.unit === 'mm' ? 1 : 25.4 / 16)
+function dragLabel(event: PointerEvent, c: Choice): void {
+  if (!isLength(c)) return
+  drag(event, { from: () => standing(c), step, min: c.min, max: c.max, put: (value) => emit('choose', c.label, c.key, value) }) // prettier-ignore
+}
 </script>
 
 <template>
@@ -62,9 +75,9 @@ const own = (key: string) => {
       :key="c.key"
       class="choice"
       :class="{ half: c.type === 'stock', quarter: c.type === 'length' || c.type === 'derived length' }"
-      :title="c.about"
+      :title="draggable(c) ? `${c.about} Drag the name sideways to try more or less.` : c.about"
     >
-      <span class="label">{{ c.label }}</span>
+      <span class="label" :class="{ draggable: draggable(c) }" @pointerdown="dragLabel($event, c)">{{ c.label }}</span>
       <ChoiceRow
         v-if="c.type === 'option'"
         :label="c.label"
@@ -135,6 +148,11 @@ const own = (key: string) => {
   font-size: 0.9rem;
   line-height: 1.15;
   color: var(--pencil);
+}
+.label.draggable {
+  cursor: ew-resize;
+  touch-action: pan-y;
+  user-select: none;
 }
 .with-shop {
   display: grid;

@@ -1,6 +1,5 @@
 <script setup lang="ts">
 import { computed, ref, shallowRef, watch } from 'vue'
-import { formOf } from '#core/forms/all-forms'
 import { largestSound } from '#core/shop/sound-parts'
 import { fitLength } from '#core/choose/fit-length'
 import { fitStock } from '#core/choose/fit-stock'
@@ -10,8 +9,8 @@ import { gridStep } from '#core/units/format-length'
 import { toGrid } from '#core/units/grid'
 import { useFormat } from '~/composables/useFormat'
 
-/** Asked the other way round: an offcut of this length, how many fit, or what gap is left? */
-const props = defineProps<{ input: PlanInput }>()
+/** Asked the other way round of a board of some stock: an offcut of this length, how many fit, or what gap is left? */
+const props = defineProps<{ input: PlanInput; stock: string | undefined }>()
 const emit = defineEmits<{ gap: [value: number]; keep: [count: number]; take: [holder: Holder] }>()
 const { format, length } = useFormat()
 
@@ -24,9 +23,8 @@ const gap = computed(() =>
 
 /** Offcuts in the bin that the main board could be cut from. */
 const bin = computed(() => {
-  const { shop, holder } = props.input
-  const stock = formOf(holder.form)?.plan(props.input).model?.boards[0]?.stock
-  const of = shop.stock.find((s) => s.id === stock)
+  const { shop } = props.input
+  const of = shop.stock.find((s) => s.id === props.stock)
   return shop.offcuts.filter((o) => o.width !== null && of && o.material === of.material && Math.abs(o.thickness - of.thickness) <= SAME_THICKNESS) // prettier-ignore
 })
 /** Thicknesses that differ by no more may stand for each other, mm. */

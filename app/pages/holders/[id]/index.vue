@@ -111,6 +111,7 @@ const refusal = computed(() => worked.value?.refusals[0]?.says ?? '')
       <HolderOffcutQuestion
         class="offcut"
         :input="input"
+        :stock="worked.model?.boards[0]?.stock"
         @gap="choose('Gap', 'gap', $event)"
         @keep="change('Leave some out', { seats: holder!.seats.slice(0, $event) })"
         @take="change('Fit the stock', { seats: $event.seats, choices: $event.choices })"
