@@ -1,11 +1,14 @@
 <script setup lang="ts">
 import { computed, ref, watch } from 'vue'
 import { design } from '#core/choose/design'
+import { LONGEST_NAME } from '#core/exchange/project/checked'
 import { wallDesign } from '#core/wall/backing/wall-model'
+import { besideOf } from '#core/wall/beside'
 import { at, wallPiece } from '#core/wall/extent'
 import { inspectWall } from '#core/wall/inspect-wall'
-import { placedOn, studsHit } from '#core/wall/may-hang'
+import { placedOn, postsHit } from '#core/wall/may-hang'
 import { heightsFor, rowAt, rowsOn } from '#core/wall/strips'
+import { hangsBy, postName } from '#core/wall/holding'
 import { newWall, type Hung, type Wall } from '#core/wall/wall'
 import { useArranging } from '~/composables/useArranging'
 import { useFormat } from '~/composables/useFormat'
@@ -66,6 +69,19 @@ function hang(holder: string) {
   change('Hang a holder', { hung: [...wall.value!.hung, { holder, x, z, fixed: false }] }, true)
   chosen.value = holder
 }
+/** Another like the chosen one, hung in the nearest free place beside it. */
+function copy() {
+  const of = records.get('holders', chosen.value!)!
+  const piece = pieces.value.find((p) => p.holder === chosen.value)!
+  const id = crypto.randomUUID()
+  const place = besideOf(wall.value!, pieces.value, records.shop!, piece, hungNow.value!)
+  const holder = { ...of.data!, id, name: `${of.data!.name}, another`.slice(0, LONGEST_NAME) }
+  history.act('Another like it', [
+    { kind: 'holders', id, shop: of.shop, data: holder },
+    { kind: 'walls', id: wall.value!.id, shop: of.shop, data: { ...wall.value!, hung: [...wall.value!.hung, { holder: id, ...place, fixed: false }] } }, // prettier-ignore
+  ])
+  chosen.value = id
+}
 function takeDown() {
   change('Take a holder down', { hung: wall.value!.hung.filter((h) => h.holder !== chosen.value) }, true)
   chosen.value = null
@@ -94,7 +110,7 @@ const sheet = computed(() =>
     ? placedOn(shown.value, pieces.value)
         .map(({ hung, piece }) => {
           const box = at(piece.boards, hung.x, hung.z)
-          return { id: piece.holder, name: piece.name, left: box.x0, right: box.x1, top: box.z1, studs: studsHit(shown.value!, piece, hung.x), row: rowAt(rowsOn(shown.value!, records.shop!), piece, hung.z, records.shop!) } // prettier-ignore
+          return { id: piece.holder, name: piece.name, left: box.x0, right: box.x1, top: box.z1, studs: postsHit(shown.value!, piece, hung.x), row: rowAt(rowsOn(shown.value!, records.shop!), piece, hung.z, records.shop!) } // prettier-ignore
         })
         .sort((a, b) => a.left - b.left)
     : [],
@@ -169,7 +185,7 @@ const print = () => window.print()
               <th class="num">Left end</th>
               <th class="num">Right end</th>
               <th class="num">Upper edge</th>
-              <th>{{ wall.holds === 'strips' ? 'Strip, from below' : 'In studs at' }}</th>
+              <th>{{ hangsBy(wall) === 'strips' ? 'Strip, from below' : `In ${postName(wall)}s at` }}</th>
             </tr>
           </thead>
           <tbody>
@@ -182,7 +198,9 @@ const print = () => window.print()
               <td class="num"><LengthText :text="length(s.left)" /></td>
               <td class="num"><LengthText :text="length(s.right)" /></td>
               <td class="num"><LengthText :text="length(s.top)" /></td>
-              <td>{{ wall.holds === 'strips' ? (s.row ?? '–') : s.studs.map((x) => length(x)).join(', ') || '–' }}</td>
+              <td>
+                {{ hangsBy(wall) === 'strips' ? (s.row ?? '–') : s.studs.map((x) => length(x)).join(', ') || '–' }}
+              </td>
             </tr>
           </tbody>
         </table>
@@ -193,6 +211,7 @@ const print = () => window.print()
           v-if="hungNow"
           :hung="hungNow"
           @place="(label, more) => change(label, { hung: withPlace(hungNow!.holder, more) })"
+          @copy="copy"
           @down="takeDown"
         />
         <section>
@@ -251,6 +270,15 @@ caption {
   text-align: left;
   padding: 8px 0 2px;
 }
+/* what is typed beside the drawing never scrolls it away */
+aside {
+  position: sticky;
+  top: 8px;
+  align-self: start;
+  max-height: calc(100vh - 64px);
+  overflow-y: auto;
+  padding-right: 6px;
+}
 aside section + section {
   margin-top: 18px;
 }
@@ -261,6 +289,10 @@ aside p {
 @media (max-width: 860px) {
   .layout {
     grid-template-columns: minmax(0, 1fr);
+  }
+  aside {
+    position: static;
+    max-height: none;
   }
 }
 @media print {

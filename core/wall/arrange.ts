@@ -3,8 +3,9 @@ import type { Shop } from '../shop/shop'
 import { at, meets, type WallBox, type WallPiece } from './extent'
 import { costAt, NOWHERE, workAt } from './arrange-cost'
 import { carrierOf } from './backing/carried'
-import { keepOuts, mayHang, placedOn, roomOf, studsHit } from './may-hang'
+import { keepOuts, mayHang, placedOn, roomOf, postsHit } from './may-hang'
 import { heightsFor, rowAt, rowsOn } from './strips'
+import { hangsBy, postName, postsOf } from './holding'
 import type { Hung, Wall } from './wall'
 
 /** Where everything should hang, and why. */
@@ -38,16 +39,17 @@ function spotsFor(wall: Wall, shop: Shop, piece: WallPiece, now: Hung | undefine
   const carries = carrierOf(wall, shop)
   const columns = new Set<number>()
   for (let x = -piece.all.x0; x + piece.all.x1 <= wall.width + 1e-6; x += GRID) columns.add(x)
-  // on studs: where screws meet them, besides the grid
-  if (wall.holds === 'studs') for (const stud of wall.studs) for (const s of piece.screws) columns.add(stud - s)
+  // on posts: where screws meet them, besides the grid
+  const by = hangsBy(wall)
+  if (by === 'posts') for (const post of postsOf(wall)) for (const s of piece.screws) columns.add(post - s)
   const spots: Spot[] = []
   const add = (x: number, z: number, less = 0): void => {
     if (!mayHang(wall, outs, piece, x, z, []) || !carries(piece, x, z)) return
-    const one = wall.holds === 'studs' && piece.screws.length > 0 && studsHit(wall, piece, x).length < 2 ? 500 : 0
+    const one = by === 'posts' && piece.screws.length > 0 && postsHit(wall, piece, x).length < 2 ? 500 : 0
     spots.push({ x, z, cost: costAt(wall, shop, piece, x, z) + one - less })
   }
   const rows = rowsOn(wall, shop)
-  if (wall.holds === 'strips') {
+  if (by === 'strips') {
     for (const x of columns) for (const z of heightsFor(rows, piece, shop)) add(x, z)
     if (now && rowAt(rows, piece, now.z, shop) !== null) add(now.x, now.z, MOVE)
     return inOrder(spots)
@@ -152,9 +154,9 @@ function whyNot(wall: Wall, piece: WallPiece): string {
   const [w, h] = [piece.all.x1 - piece.all.x0, piece.all.z1 - piece.all.z0]
   if (w > wall.width) return `${piece.name} is wider than the wall, with its tools.`
   if (h > wall.height) return `${piece.name} is higher than the wall, with its tools.`
-  if (wall.holds === 'strips' && piece.hook === null)
+  if (hangsBy(wall) === 'strips' && piece.hook === null)
     return `${piece.name} is made to be screwed on, and this wall has strips.`
-  if (wall.holds === 'studs' && wall.studs.length === 0)
-    return `There is no stud to screw ${piece.name} to: put a panel up first.`
+  if (hangsBy(wall) === 'posts' && postsOf(wall).length === 0)
+    return `There is no ${postName(wall)} to screw ${piece.name} to: put a panel up first.`
   return `${piece.name} finds no free place: too much hangs there already, or is kept free.`
 }

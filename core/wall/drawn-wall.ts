@@ -1,11 +1,13 @@
 import type { Design } from '../choose/design'
+import { boardOutline } from '../drawing/project'
 import { holderViews } from '../drawing/views'
+import { boardBox } from '../model/standing'
 import { moved, rectangle, type Outline, type Point } from '../geometry/outline'
 import type { Shop } from '../shop/shop'
 import { formatLength } from '../units/format-length'
 import { wallDesign } from './backing/wall-model'
 import { at, wallPiece } from './extent'
-import { placedOn, studsHit } from './may-hang'
+import { placedOn, postsHit } from './may-hang'
 import { rowAt, rowsOn } from './strips'
 import type { Wall } from './wall'
 
@@ -42,7 +44,7 @@ export function locating(wall: Wall, designs: ReadonlyMap<string, Design>, shop:
   return placedOn(wall, pieces)
     .map(({ hung, piece }): Located => {
       const { x0, x1, z0, z1 } = at(piece.boards, hung.x, hung.z)
-      return { holder: piece.holder, name: piece.name, left: x0, right: x1, top: z1, bottom: z0, strip: rowAt(rows, piece, hung.z, shop), studs: studsHit(wall, piece, hung.x) } // prettier-ignore
+      return { holder: piece.holder, name: piece.name, left: x0, right: x1, top: z1, bottom: z0, strip: rowAt(rows, piece, hung.z, shop), studs: postsHit(wall, piece, hung.x) } // prettier-ignore
     })
     .sort((a, b) => a.left - b.left)
 }
@@ -55,9 +57,13 @@ export function drawnWall(wall: Wall, designs: ReadonlyMap<string, Design>, shop
   const backing = wallDesign(wall, shop).model
   for (const b of backing?.boards ?? []) {
     const { x, z } = b.placement.at
-    drawn.outlines.push({ layer: 'backing', outline: moved(b.outline, x, z) })
+    drawn.outlines.push({ layer: 'backing', outline: boardOutline(b, 'front') })
     for (const o of b.openings) drawn.outlines.push({ layer: 'backing', outline: moved(o.outline, x, z) })
-    drawn.texts.push({ layer: 'backing', at: { x: x + 20, y: z + b.width / 2 }, text: b.name })
+    drawn.texts.push({
+      layer: 'backing',
+      at: { x: x + 20, y: (boardBox(b).z[0] + boardBox(b).z[1]) / 2 },
+      text: b.name,
+    })
   }
   for (const f of backing?.fasteners ?? []) drawn.dots.push({ layer: 'screw', at: { x: f.at.x, y: f.at.z } })
   for (const t of wall.things) {

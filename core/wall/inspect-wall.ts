@@ -5,7 +5,8 @@ import { formatMass, massUnitFor } from '../units/mass'
 import { at, meets, type WallPiece } from './extent'
 import { CARRIED, carriedBy } from './backing/carried'
 import { stripRuns, type StripRun } from './backing/strip-pieces'
-import { IN_STUD, keepOuts, placedOn, roomOf, studsHit, type Placed } from './may-hang'
+import { hangsBy, inPost, postName, postsOf } from './holding'
+import { keepOuts, placedOn, roomOf, postsHit, type Placed } from './may-hang'
 import { heightsFor, rowAt, rowsOn, type Row } from './strips'
 import type { Wall } from './wall'
 
@@ -74,7 +75,7 @@ function tooHigh({ hung, piece }: Placed, shop: Shop): WallVerdict[] {
 
 /** On a wall of strips a holder hangs by its own strip on one of the wall's. */
 function offStrips(wall: Wall, rows: readonly Row[], { hung, piece }: Placed, shop: Shop): WallVerdict[] {
-  if (wall.holds !== 'strips') return []
+  if (hangsBy(wall) !== 'strips') return []
   const about = { id: `strip:${piece.holder}`, level: 'stop' as const, holders: [piece.holder] }
   if (piece.hook === null) return [{ ...about, says: `${piece.name} is made to be screwed on: choose ‘on a strip’ in its drawing.` }] // prettier-ignore
   if (rowAt(rows, piece, hung.z, shop) !== null) return []
@@ -96,17 +97,18 @@ function bare(rows: readonly Row[], runs: readonly StripRun[], { hung, piece }: 
   return [{ id: `bare:${piece.holder}`, level: 'stop', holders: [piece.holder], says: `${piece.name} ${side}: move it along row ${row} to where there is some.` }] // prettier-ignore
 }
 
-/** On studs alone a holder wants its screws in them; told with the shift that would do. */
+/** On studs or uprights a holder wants its screws in them; told with the shift that would do. */
 function misses(wall: Wall, { hung, piece }: Placed, shop: Shop): WallVerdict[] {
-  if (wall.holds !== 'studs' || piece.screws.length === 0) return []
-  const hit = studsHit(wall, piece, hung.x)
+  if (hangsBy(wall) !== 'posts' || piece.screws.length === 0) return []
+  const post = postName(wall)
+  const hit = postsHit(wall, piece, hung.x)
   if (hit.length >= 2) return []
-  const shifts = piece.screws.flatMap((s) => wall.studs.map((stud) => stud - s - hung.x))
+  const shifts = piece.screws.flatMap((s) => postsOf(wall).map((stud) => stud - s - hung.x))
   const better = shifts
-    .filter((dx) => studsHit(wall, piece, hung.x + dx).length > hit.length)
+    .filter((dx) => postsHit(wall, piece, hung.x + dx).length > hit.length)
     .sort((a, b) => Math.abs(a) - Math.abs(b))[0]
-  const move = better === undefined ? 'Screws may be moved along the back to meet them.' : `${formatLength(Math.abs(better), shop)} to the ${better > 0 ? 'right' : 'left'} it meets ${studsHit(wall, piece, hung.x + better).length}.` // prettier-ignore
-  const says = hit.length === 0 ? `No screw of ${piece.name} meets a stud within ${formatLength(IN_STUD, shop)}. ${move}` : `${piece.name} is in one stud only. ${move}` // prettier-ignore
+  const move = better === undefined ? 'Screws may be moved along the back to meet them.' : `${formatLength(Math.abs(better), shop)} to the ${better > 0 ? 'right' : 'left'} it meets ${postsHit(wall, piece, hung.x + better).length}.` // prettier-ignore
+  const says = hit.length === 0 ? `No screw of ${piece.name} meets ${post === 'stud' ? 'a stud' : 'an upright'} within ${formatLength(inPost(wall), shop)}. ${move}` : `${piece.name} is in one ${post} only. ${move}` // prettier-ignore
   return [{ id: `studs:${piece.holder}`, level: hit.length === 0 ? 'stop' : 'watch', holders: [piece.holder], says }]
 }
 

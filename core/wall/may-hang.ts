@@ -1,9 +1,7 @@
 import type { Shop } from '../shop/shop'
 import { at, meets, type WallBox, type WallPiece } from './extent'
+import { hangsBy, inPost, postsOf } from './holding'
 import type { Hung, Thing, Wall } from './wall'
-
-/** A screw within this of a stud's centre is in it, mm. */
-export const IN_STUD = 15
 
 const grown = (t: Thing, by: number): WallBox => ({ x0: t.x - by, x1: t.x + t.width + by, z0: t.z - by, z1: t.z + t.height + by }) // prettier-ignore
 
@@ -28,13 +26,16 @@ export function mayHang(
   if (outs.some(({ box }) => meets(own, box))) return false
   const room = at(roomOf(piece), x, z)
   if (others.some((o) => meets(room, o))) return false
-  if (wall.holds === 'strips') return piece.hook !== null
-  return wall.holds === 'panel' || studsHit(wall, piece, x).length > 0 || piece.screws.length === 0
+  const by = hangsBy(wall)
+  if (by === 'strips') return piece.hook !== null
+  return by === 'anywhere' || postsHit(wall, piece, x).length > 0 || piece.screws.length === 0
 }
 
-/** Studs that at least one screw of a piece goes into. */
-export const studsHit = (wall: Wall, piece: WallPiece, x: number): number[] =>
-  wall.studs.filter((stud) => piece.screws.some((s) => Math.abs(s + x - stud) <= IN_STUD))
+/** Studs, or uprights where there are some, that at least one screw of a piece goes into. */
+export function postsHit(wall: Wall, piece: WallPiece, x: number): number[] {
+  const near = inPost(wall)
+  return postsOf(wall).filter((post) => piece.screws.some((s) => Math.abs(s + x - post) <= near))
+}
 
 /** Where a holder hangs, with its piece. */
 export interface Placed {

@@ -3,6 +3,7 @@ import { costAt } from './arrange-cost'
 import { at, type WallBox, type WallPiece } from './extent'
 import { carrierOf } from './backing/carried'
 import { keepOuts, mayHang, placedOn, roomOf } from './may-hang'
+import { hangsBy } from './holding'
 import { heightsFor, rowsOn } from './strips'
 import type { Wall } from './wall'
 
@@ -32,13 +33,13 @@ export function roomFor(
   shop: Shop,
   { width, height, most = 4 }: { width: number; height: number; most?: number },
 ): Room[] {
-  const piece = boxOf(width, height, shop, wall.holds === 'strips')
+  const piece = boxOf(width, height, shop, hangsBy(wall) === 'strips')
   const outs = keepOuts(wall, shop)
   const carries = carrierOf(wall, shop)
   const others = placedOn(wall, pieces).flatMap(({ hung, piece: p }) => [at(roomOf(p), hung.x, hung.z), at(p.all, hung.x, hung.z)]) // prettier-ignore
   const rows = rowsOn(wall, shop)
   const heights =
-    wall.holds === 'strips'
+    hangsBy(wall) === 'strips'
       ? heightsFor(rows, piece, shop)
       : Array.from({ length: Math.max(0, Math.floor((wall.height - height) / GRID) + 1) }, (_, i) => i * GRID)
   const spots: (Room & { cost: number })[] = []

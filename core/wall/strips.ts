@@ -2,6 +2,7 @@ import { bevelPair } from '../fit/bevel'
 import type { Shop } from '../shop/shop'
 import { rippingSaw } from '../shop/usual-choice'
 import type { WallPiece } from './extent'
+import { frameOn, hangsBy } from './holding'
 import type { Wall } from './wall'
 
 /** How bevelled strips go up a wall, mm: the lowest one's lower edge over the floor, the gap between them, room at the top. */
@@ -41,9 +42,18 @@ export function stripWidth(shop: Pick<Shop, 'settings' | 'saws'>): number {
   return bevelPair(pair, stripThickness, rippingSaw(shop, stripBevel)?.kerf ?? 0, stripBevel).long
 }
 
-/** The rows of a wall that has strips; none of another. */
-export const rowsOn = (wall: Wall, shop: Pick<Shop, 'settings' | 'saws'>): Row[] =>
-  wall.holds === 'strips' ? rowsOf(wall.height, stripWidth(shop), wall.strips) : []
+/** From a framed panel's edges to its strips, mm. */
+export const FRAME_EDGE = 50
+
+/** The rows of a wall that has strips, on a framed panel those on it; none of another. */
+export function rowsOn(wall: Wall, shop: Pick<Shop, 'settings' | 'saws'>): Row[] {
+  if (hangsBy(wall) !== 'strips') return []
+  const strip = stripWidth(shop)
+  if (wall.holds !== 'framed') return rowsOf(wall.height, strip, wall.strips)
+  const { z, height } = frameOn(wall)
+  const rows = rowsOf(height, strip, { first: FRAME_EDGE, gap: wall.strips.gap, top: FRAME_EDGE })
+  return rows.map(({ low, high }) => ({ low: low + z, high: high + z }))
+}
 
 /**
  * Heights at which a piece hangs on a row: its own strip's bevel lies in the row's, by so much below the sharp edge as the

@@ -1,7 +1,36 @@
 import type { Strips } from './strips'
 
-export const HOLDS = ['panel', 'studs', 'strips'] as const
+/**
+ * What holders are fixed to: sheets, the studs themselves, bevelled strips on the studs or on sheets, one framed panel with
+ * strips, uprights on ledgers, or a rack of those that stands and leans.
+ */
+export const HOLDS = ['panel', 'studs', 'strips', 'backed', 'framed', 'uprights', 'rack'] as const
 export type Holds = (typeof HOLDS)[number]
+
+/** What is behind the lining. */
+export const BEHIND = ['wood', 'metal', 'masonry'] as const
+export type Behind = (typeof BEHIND)[number]
+
+/** A panel that is hung as one piece: its lower left corner on the wall, and its size; mm. */
+export interface Framed {
+  x: number
+  z: number
+  width: number
+  height: number
+}
+
+/** Boards on edge that ledgers carry, from one place along the wall to another, mm. */
+export interface Rack {
+  from: number
+  to: number
+  low: number
+  high: number
+  /** from the middle of one to the middle of the next */
+  pitch: number
+  ledgers: number
+  /** of one that stands: how far it leans, degrees from plumb */
+  lean: number
+}
 
 /** Where strips usually begin and how far apart they are, mm. */
 export const usualStrips = (): Strips => ({ first: 700, gap: 150, top: 60 })
@@ -44,6 +73,11 @@ export interface Wall {
   studs: number[]
   things: Thing[]
   hung: Hung[]
+  /** what is behind the lining; absent: wood studs */
+  behind?: Behind
+  /** the panel of a framed one, and the uprights of one that has them; absent: as usual */
+  frame?: Framed
+  rack?: Rack
   /**
    * where its corners really are: how far right of a plumb line each is at the floor, in the middle and at the ceiling, the
    * left one from x = 0, the right one from its width; mm

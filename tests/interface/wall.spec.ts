@@ -101,7 +101,7 @@ test('on a wall of strips a holder hangs by its own strip only', async ({ page, 
     studs: [300, 900, 1200, 1500, 2100],
   })
   await page.goto('/wall')
-  await page.getByLabel('bevelled strips').check()
+  await page.getByLabel('bevelled strips', { exact: true }).check()
   await expect(page.getByTestId('strips')).toContainText(/\d strips of 2400 mm, 7\d(\.5)? mm wide/)
   await page.getByRole('button', { name: 'hooked' }).click()
   await expect(page.getByTestId('locating').getByRole('row', { name: /^hooked/ })).toContainText(/[1-9]$/)

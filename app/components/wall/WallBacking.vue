@@ -5,6 +5,8 @@ import type { Design } from '#core/choose/design'
 import { WALL_FILES, type WallFile } from '#core/exchange/wall/wall-files'
 import { wallLoads, type StripLoad } from '#core/wall/loads/loads'
 import { HOLDS, PULL } from '#core/wall/loads/strip-pull'
+import { hangsBy } from '#core/wall/holding'
+import type { Board } from '#core/model/model'
 import type { Wall } from '#core/wall/wall'
 import { download, fileName } from '~/composables/download'
 import { useFormat } from '~/composables/useFormat'
@@ -19,15 +21,17 @@ const { length, mass } = useFormat()
 
 const boards = computed(() => props.own.model?.boards ?? [])
 const screws = computed(() => (props.own.model ? hardwareOf([props.own.model], records.shop!).filter((h) => h.kind === 'screw') : [])) // prettier-ignore
-/** Boards that measure the same, counted. */
+const ONE: Partial<Record<Board['role'], [one: string, more: string]>> = { panel: ['sheet', 'sheets'], strip: ['strip', 'strips'], lip: ['moulding', 'mouldings'], rail: ['ledger', 'ledgers'], end: ['upright', 'uprights'] } // prettier-ignore
+/** Boards that are for the same and measure the same, counted. */
 const sizes = computed(() => {
-  const found = new Map<string, { count: number; text: string; names: string[] }>()
-  for (const b of [...boards.value].sort((p, q) => q.length - p.length)) {
-    const text = `${length(b.length)} × ${length(b.width)}`
-    const old = found.get(text) ?? { count: 0, text, names: [] }
-    found.set(text, { count: old.count + 1, text, names: [...old.names, b.name] })
+  const found = new Map<string, { count: number; size: string; one: string; more: string }>()
+  for (const b of [...boards.value].sort((p, q) => p.role.localeCompare(q.role) || q.length - p.length)) {
+    const [one, more] = (props.wall.holds === 'framed' && b.role === 'panel' ? ['panel', 'panels'] : ONE[b.role]) ?? ['board', 'boards'] // prettier-ignore
+    const size = `${length(b.length)} × ${length(b.width)}`
+    const key = `${one} ${size}`
+    found.set(key, { count: (found.get(key)?.count ?? 0) + 1, size, one: one!, more: more! })
   }
-  return [...found.values()]
+  return [...found].map(([key, s]) => ({ key, ...s }))
 })
 const loads = computed(() => wallLoads(props.wall, props.designs, records.shop!))
 /** The figure of a strip whose working is open. */
@@ -61,13 +65,12 @@ async function take(file: string) {
     <h2>What goes up first</h2>
     <p v-if="wall.holds === 'studs'" class="quiet">Nothing: holders are screwed straight to the studs.</p>
     <ul v-else class="plain-list">
-      <li v-for="s in sizes" :key="s.text">
-        {{ s.count }}
-        {{ wall.holds === 'panel' ? (s.count === 1 ? 'sheet' : 'sheets') : s.count === 1 ? 'strip' : 'strips' }}
-        <LengthText :text="s.text" />
+      <li v-for="s in sizes" :key="s.key">
+        {{ s.count }} {{ s.count === 1 ? s.one : s.more }}
+        <LengthText :text="s.size" />
       </li>
       <li v-for="h in screws" :key="h.name">{{ h.count }} × {{ h.name }}</li>
-      <li v-if="wall.holds === 'strips' && boards.length">spacer <LengthText :text="length(wall.strips.gap)" /></li>
+      <li v-if="hangsBy(wall) === 'strips' && boards.length">spacer <LengthText :text="length(wall.strips.gap)" /></li>
     </ul>
     <ul class="plain-list">
       <li v-for="v in own.verdicts" :key="v.id"><VerdictMark :level="v.level" worded /> {{ v.says }}</li>
@@ -86,8 +89,9 @@ async function take(file: string) {
             ><button class="link" :aria-expanded="open?.strip === s.id" @click="show(s.id, PULL)">
               {{ s.pull.toFixed(0) }} N
             </button>
-            on its most pulled screw of
-            <button class="link" @click="show(s.id, HOLDS)">{{ s.holds.toFixed(0) }}</button></template
+            on its most pulled screw<template v-if="s.holds !== null">
+              of <button class="link" @click="show(s.id, HOLDS)">{{ s.holds.toFixed(0) }}</button></template
+            ><template v-else>: what that holds is its maker’s to say</template></template
           ><template v-else>no screw of it is in a stud there</template>
           <HolderWorkingCard
             v-if="open?.strip === s.id && figureOf(s)"

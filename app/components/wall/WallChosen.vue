@@ -6,7 +6,7 @@ import { useRecords } from '~/stores/records'
 
 /** The holder that is chosen on the wall: where it hangs, whether it stays there, and what can be done with it. */
 const props = defineProps<{ hung: Hung }>()
-const emit = defineEmits<{ place: [label: string, more: Partial<Hung>]; down: [] }>()
+const emit = defineEmits<{ place: [label: string, more: Partial<Hung>]; copy: []; down: [] }>()
 const records = useRecords()
 const history = useHistory()
 const holder = computed(() => records.holders.find((h) => h.id === props.hung.holder))
@@ -46,6 +46,7 @@ function turnRound() {
     <p>
       <NuxtLink :to="`/holders/${hung.holder}`">Open it</NuxtLink>
       <button class="link" :disabled="(holder?.seats.length ?? 0) < 2" @click="turnRound">Turn it round</button>
+      <button class="link" @click="emit('copy')">Another like it</button>
       <button class="link" @click="emit('down')">Take it down</button>
     </p>
   </section>

@@ -2,7 +2,8 @@
 import { computed, ref } from 'vue'
 import type { Design } from '#core/choose/design'
 import { holderViews } from '#core/drawing/views'
-import { moved, type Outline } from '#core/geometry/outline'
+import { boardOutline } from '#core/drawing/project'
+import { moved } from '#core/geometry/outline'
 import { svgPath } from '#core/geometry/svg-path'
 import type { HolderModel } from '#core/model/model'
 import { at, type WallPiece } from '#core/wall/extent'
@@ -51,8 +52,8 @@ const rows = computed(() => rowsOn(props.wall, records.shop!))
 const backingPaths = computed(() =>
   (props.backing?.boards ?? []).map((b) => {
     const { x, z } = b.placement.at
-    const shape = (o: Outline): string => svgPath(moved(o, x, z))
-    return { id: b.id, look: b.bevel ? 'strip' : 'sheet', path: [b.outline, ...b.openings.map((o) => o.outline)].map(shape).join('') } // prettier-ignore
+    const cut = b.openings.map((o) => moved(o.outline, x, z))
+    return { id: b.id, look: b.role === 'panel' ? 'sheet' : 'strip', path: [boardOutline(b, 'front'), ...cut].map((o) => svgPath(o)).join('') } // prettier-ignore
   }),
 )
 const screwMarks = computed(() => (props.backing?.fasteners ?? []).map((f) => `M${f.at.x - 7} ${-f.at.z}h14m-7 -7v14`).join('')) // prettier-ignore

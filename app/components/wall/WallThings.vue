@@ -1,17 +1,6 @@
 <script setup lang="ts">
 import { mdiDelete, mdiPlus } from '@mdi/js'
-import {
-  evenStuds,
-  HOLDS,
-  PLUMB,
-  THING_KINDS,
-  type Corner,
-  type Holds,
-  type Thing,
-  type ThingKind,
-  type Wall,
-} from '#core/wall/wall'
-import { rowsOn } from '#core/wall/strips'
+import { evenStuds, PLUMB, THING_KINDS, type Corner, type Thing, type ThingKind, type Wall } from '#core/wall/wall'
 import { useFormat } from '~/composables/useFormat'
 import { useRecords } from '~/stores/records'
 
@@ -21,9 +10,6 @@ const emit = defineEmits<{ change: [label: string, more: Partial<Wall>] }>()
 const records = useRecords()
 const { length } = useFormat()
 
-const SAYS: Record<Holds, string> = { panel: 'a panel, anywhere', studs: 'studs only', strips: 'bevelled strips' }
-/** Strips as they go up this wall. */
-const rows = computed(() => rowsOn(props.wall, records.shop!))
 /** Sizes that things commonly have, mm: width, height, height of the lower edge over the floor. */
 const USUAL: Record<ThingKind, [number, number, number]> = {
   outlet: [80, 80, 300],
@@ -78,76 +64,7 @@ const unit = computed(() => records.shop!.unit)
           @update:model-value="$event && emit('change', 'Height of the wall', { height: $event })"
       /></label>
     </div>
-    <fieldset>
-      <legend class="quiet small">Holders are fixed to</legend>
-      <label v-for="h in HOLDS" :key="h">
-        <input
-          type="radio"
-          name="holds"
-          :checked="wall.holds === h"
-          @change="emit('change', 'What it holds by', { holds: h })"
-        />
-        {{ SAYS[h] }}
-      </label>
-    </fieldset>
-    <template v-if="wall.holds === 'strips'">
-      <div class="row">
-        <label
-          >lowest over the floor
-          <LengthField
-            :model-value="wall.strips.first"
-            label="Lowest strip over the floor"
-            nought-allowed
-            @update:model-value="
-              $event !== null && emit('change', 'Strips', { strips: { ...wall.strips, first: $event } })
-            "
-        /></label>
-        <label
-          >gap, the spacer block
-          <LengthField
-            :model-value="wall.strips.gap"
-            label="Gap between strips"
-            @update:model-value="$event && emit('change', 'Strips', { strips: { ...wall.strips, gap: $event } })"
-        /></label>
-      </div>
-      <div class="row">
-        <label
-          >in pieces of
-          <LengthField
-            :model-value="wall.strips.piece || null"
-            label="Strips in pieces of"
-            :min="150"
-            optional
-            placeholder="whole lengths"
-            @update:model-value="
-              emit('change', 'Strips', {
-                strips: { ...wall.strips, piece: $event ?? 0, apart: wall.strips.apart ?? 300 },
-              })
-            "
-        /></label>
-        <label v-if="wall.strips.piece"
-          >room between two
-          <LengthField
-            :model-value="wall.strips.apart ?? 0"
-            label="Room between two pieces"
-            nought-allowed
-            @update:model-value="
-              $event !== null && emit('change', 'Strips', { strips: { ...wall.strips, apart: $event } })
-            "
-        /></label>
-      </div>
-      <p v-if="wall.strips.piece" class="quiet small">
-        Row by row half a step further on. What hooks over and under its strip is slid off at the end of a piece.
-      </p>
-      <p class="quiet small" data-test="strips">
-        {{ rows.length }} {{ wall.strips.piece ? 'rows' : 'strips' }} of {{ length(wall.width)
-        }}{{
-          rows[0]
-            ? `, ${length(rows[0].high - rows[0].low)} wide; their lower edges at ${rows.map((r) => length(r.low)).join(', ')}`
-            : ''
-        }}. Bevel up, sharp edge away from the wall; screws at every stud in the body, never in the bevel.
-      </p>
-    </template>
+    <WallSchool :wall="wall" @change="(label, more) => emit('change', label, more)" />
     <div class="row">
       <label
         >First stud
@@ -252,18 +169,6 @@ const unit = computed(() => records.shop!.unit)
 label {
   font-size: 0.86rem;
   color: var(--pencil);
-}
-fieldset {
-  border: 0;
-  padding: 0;
-  margin: 6px 0;
-}
-fieldset label {
-  display: flex;
-  gap: 6px;
-  align-items: center;
-  color: var(--ink);
-  min-height: 28px;
 }
 .thing {
   display: grid;

@@ -4,7 +4,7 @@ import { boardBox, rodBox } from '../../model/standing'
 import { formatLength } from '../../units/format-length'
 import { usualGlue } from '../../shop/usual-choice'
 import { cutOf, driveOf, easeOf, jointOf, markOf } from './features'
-import { step, wants, type Bench, type Step, type Want } from './step'
+import { isWall, step, wants, type Bench, type Step, type Want } from './step'
 import { MINUTES } from './times'
 import { fewNames, lower } from './words'
 
@@ -62,7 +62,7 @@ export function joiningSteps(bench: Bench): Step[] {
     parts: [...model.boards, ...model.rods].map((p) => p.id),
     says: [
       'Without glue, every part where it goes: joints closed, square, nothing rocks.',
-      'Try each tool in its place. A hole that is tight is opened now, not later.',
+      ...(model.seats.length > 0 ? ['Try each tool in its place. A hole that is tight is opened now, not later.'] : []),
       ...(model.rods.length > 0 ? ['Rods go in before the second end goes on.'] : []),
     ],
     makes: [DRY_FIT],
@@ -87,7 +87,10 @@ function joinStep(bench: Bench, group: readonly Joint[]): Step {
   const others = group.map((j) => lower(nameOf(model, j.parts[1])))
   const earlier = [...new Set(group.flatMap((j) => before(model, j)))].filter((o) => !orders.includes(o))
   const screws = fasteners.filter((f) => f.kind === 'screw')
-  const strip = model.boards.find((b) => b.bevel && group.some((j) => j.parts.includes(b.id)))
+  // a wall's own strips have their bevel up
+  const strip = isWall(bench)
+    ? undefined
+    : model.boards.find((b) => b.bevel && group.some((j) => j.parts.includes(b.id)))
   const rods = group.some((j) => j.by === 'socket')
   return step({
     id: `join:${orders.join('+')}`,

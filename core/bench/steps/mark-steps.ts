@@ -24,45 +24,48 @@ const EDGE: Record<Board['placement']['lies'], string> = {
 
 /** Marking: a step for each board that is drilled, sawn, or screwed through. */
 export function markSteps({ model, shop }: Bench): Step[] {
-  const strips = model.form === WALL_FORM ? model.boards.filter((b) => b.bevel) : []
-  if (strips.length > 0) return [stripMarks(model, strips, shop)]
-  return model.boards.flatMap((board): Step[] => {
-    const screws = screwLines(model, board, shop)
-    const places = placeLines(model, board, shop)
-    if (board.openings.length === 0 && screws.length + places.length === 0) return []
-    const slanted = board.openings.some((o) => o.slant !== 0)
-    const face = slanted ? 'the face that looks out' : FACE[board.placement.lies]
-    const rows = openingRows(board)
-    return [
-      step({
-        id: `mark:${board.id}`,
-        kind: 'mark',
-        title: `Mark out the ${board.name.toLowerCase()}`,
-        parts: [board.id],
-        settings: [
-          { label: 'Mark on', value: face },
-          ...(rows.length > 0 ? [{ label: rows.length > 1 ? 'Lines of centres' : 'Line of centres', value: `${running(rows.map((r) => r[0]!.centre.y), shop)} from the ${EDGE[board.placement.lies]}` }] : []), // prettier-ignore
-        ],
-        says: [
-          `Write ‘${board.name}’ on ${face}, with an arrow to its ${['flat', 'post'].includes(board.placement.lies) ? 'front edge' : 'upper edge'} and a cross at the datum end.`,
-          ...(board.openings.length > 0 ? ['Hook the rule on the datum end and don’t move it: every mark of the stick in one go; cross the waste side of each saw line.'] : []), // prettier-ignore
-          ...slopes(board, shop),
-          ...places,
-          ...screws,
-        ],
-        makes: [markOf(board.id)],
-        wants: wantsDry(...blankFeatures(board)),
-        minutes: MINUTES.markBoard + MINUTES.mark * (board.openings.length * 3 + screws.length * 2),
-        show: { look: 'board', boards: [board.id] },
-      }),
-    ]
-  })
+  // a wall's strips are marked in one go, but for those that are screwed on from behind
+  const strips = model.form === WALL_FORM && model.joints.length === 0 ? model.boards.filter((b) => b.bevel) : []
+  const others = model.boards.filter((b) => !strips.includes(b)).flatMap((board) => markStep(model, board, shop))
+  return strips.length > 0 ? [...others, stripMarks(model, strips, shop)] : others
+}
+
+function markStep(model: Bench['model'], board: Board, shop: Bench['shop']): Step[] {
+  const screws = screwLines(model, board, shop)
+  const places = placeLines(model, board, shop)
+  if (board.openings.length === 0 && screws.length + places.length === 0) return []
+  const slanted = board.openings.some((o) => o.slant !== 0)
+  const face = slanted ? 'the face that looks out' : FACE[board.placement.lies]
+  const rows = openingRows(board)
+  return [
+    step({
+      id: `mark:${board.id}`,
+      kind: 'mark',
+      title: `Mark out the ${board.name.toLowerCase()}`,
+      parts: [board.id],
+      settings: [
+        { label: 'Mark on', value: face },
+        ...(rows.length > 0 ? [{ label: rows.length > 1 ? 'Lines of centres' : 'Line of centres', value: `${running(rows.map((r) => r[0]!.centre.y), shop)} from the ${EDGE[board.placement.lies]}` }] : []), // prettier-ignore
+      ],
+      says: [
+        `Write ‘${board.name}’ on ${face}, with an arrow to its ${['flat', 'post'].includes(board.placement.lies) ? 'front edge' : 'upper edge'} and a cross at the datum end.`,
+        ...(board.openings.length > 0 ? ['Hook the rule on the datum end and don’t move it: every mark of the stick in one go; cross the waste side of each saw line.'] : []), // prettier-ignore
+        ...slopes(board, shop),
+        ...places,
+        ...screws,
+      ],
+      makes: [markOf(board.id)],
+      wants: wantsDry(...blankFeatures(board)),
+      minutes: MINUTES.markBoard + MINUTES.mark * (board.openings.length * 3 + screws.length * 2),
+      show: { look: 'board', boards: [board.id] },
+    }),
+  ]
 }
 
 /** The strips of a wall: all marked in one go, each by its screws. */
 function stripMarks(model: Bench['model'], strips: readonly Board[], shop: Bench['shop']): Step {
   const screwsOf = (b: Board): number[] => model.fasteners.filter((f) => f.through === b.id).map((f) => f.at.x - b.placement.at.x).sort((p, q) => p - q) // prettier-ignore
-  const [one] = model.fasteners
+  const one = model.fasteners.find((f) => strips.some((b) => b.id === f.through))
   return step({
     id: 'mark:strips',
     kind: 'mark',

@@ -1,4 +1,4 @@
-import type { HolderModel } from '../../model/model'
+import { WALL_FORM, type HolderModel } from '../../model/model'
 import type { Shop } from '../../shop/shop'
 import type { SheetCuts } from '../../cutting/sheets-used'
 
@@ -51,6 +51,9 @@ export interface Bench {
   /** pieces that are cut already, such as `cut:rail#1` */
   cut?: ReadonlySet<string>
 }
+
+/** Whether what is built is what goes up on a wall before any holder. */
+export const isWall = (bench: Pick<Bench, 'model'>): boolean => bench.model.form === WALL_FORM
 
 /** A step with nothing in it but what every step has. */
 export const step = (given: Pick<Step, 'id' | 'kind' | 'title' | 'minutes'> & Partial<Step>): Step => ({

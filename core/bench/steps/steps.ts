@@ -4,8 +4,8 @@ import { joiningSteps } from './joining-steps'
 import { markSteps } from './mark-steps'
 import { boreSteps, easeStep, shapeSteps } from './opening-steps'
 import { inOrder, type Order } from './order'
-import type { Bench } from './step'
-import { isWall, wallSteps } from './wall-steps'
+import { isWall, type Bench } from './step'
+import { wallSteps } from './wall-steps'
 
 /**
  * The work on a holder as cards for the bench, from the first cut to the proof, in an order that its joints allow.

@@ -1,13 +1,27 @@
 import 'reflect-metadata'
 import { Type } from 'class-transformer'
-import { ArrayMaxSize, IsArray, ValidateNested } from 'class-validator'
-import { HOLDS, usualStrips, THING_KINDS, type Hung, type Thing, type ThingKind, type Wall } from '../../wall/wall'
+import { ArrayMaxSize, IsArray, IsOptional, ValidateNested } from 'class-validator'
+import {
+  BEHIND,
+  HOLDS,
+  usualStrips,
+  THING_KINDS,
+  type Framed,
+  type Hung,
+  type Rack,
+  type Thing,
+  type ThingKind,
+  type Wall,
+} from '../../wall/wall'
 import type { Strips } from '../../wall/strips'
 import { Checked, idError, isRecord, LONGEST_NAME, nameError, oneOf } from './checked'
 
 /** The longest wall, and the most that is on it. */
 export const LONGEST_WALL = 50_000
 export const MOST_ON_WALL = 1000
+/** The most ledgers of a rack, and how far it leans at most, degrees. */
+export const MOST_LEDGERS = 6
+export const MOST_LEAN = 20
 
 const within = (low: number, what: string) => (v: unknown) =>
   typeof v === 'number' && Number.isFinite(v) && v >= low && v <= LONGEST_WALL ? null : `${what} lies between ${low} and ${LONGEST_WALL} mm.` // prettier-ignore
@@ -44,6 +58,29 @@ export class StripsDto implements Strips {
   @Checked((v) => (v === undefined ? null : within(0, 'the room between two pieces')(v))) apart?: number
 }
 
+/** A framed panel, as it comes in. */
+export class FramedDto implements Framed {
+  @Checked(place('x')) x!: number
+  @Checked(place('z')) z!: number
+  @Checked(within(50, 'the width of the panel')) width!: number
+  @Checked(within(50, 'the height of the panel')) height!: number
+}
+
+const count = (low: number, high: number, what: string) => (v: unknown) =>
+  Number.isInteger(v) && (v as number) >= low && (v as number) <= high ? null : `${what} are ${low} to ${high}.`
+const lean = (v: unknown) => (typeof v === 'number' && v >= 0 && v <= MOST_LEAN ? null : `it leans by 0 to ${MOST_LEAN} degrees.`) // prettier-ignore
+
+/** Uprights on ledgers, as they come in. */
+export class RackDto implements Rack {
+  @Checked(place('from')) from!: number
+  @Checked(place('to')) to!: number
+  @Checked(within(0, 'the lower end')) low!: number
+  @Checked(within(0, 'the upper end')) high!: number
+  @Checked(within(20, 'the pitch')) pitch!: number
+  @Checked(count(2, MOST_LEDGERS, 'ledgers')) ledgers = 2
+  @Checked(lean) lean = 6
+}
+
 const isCorner = (v: unknown): boolean => Array.isArray(v) && v.length === 3 && v.every((n) => typeof n === 'number' && Math.abs(n) <= 500) // prettier-ignore
 const isCorners = (v: unknown): boolean => isRecord(v) && isCorner(v.left) && isCorner(v.right)
 
@@ -68,6 +105,20 @@ export class WallDto implements Wall {
   @ValidateNested({ each: true })
   @Type(() => ThingDto)
   things: ThingDto[] = []
+
+  @Checked((v) => (v === undefined ? null : oneOf(v, BEHIND, 'what is behind it'))) behind?: Wall['behind']
+
+  @Checked((v) => (v === undefined || isRecord(v) ? null : 'a panel is {x, z, width, height}.'))
+  @IsOptional()
+  @ValidateNested()
+  @Type(() => FramedDto)
+  frame?: FramedDto
+
+  @Checked((v) => (v === undefined || isRecord(v) ? null : 'uprights are {from, to, low, high, pitch, ledgers, lean}.'))
+  @IsOptional()
+  @ValidateNested()
+  @Type(() => RackDto)
+  rack?: RackDto
 
   @Checked((v) => (v === undefined || isCorners(v) ? null : 'corners are {left: [floor, middle, ceiling], right: [...]}, each within 500 mm of plumb.')) // prettier-ignore
   corners?: Wall['corners']

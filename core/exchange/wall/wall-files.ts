@@ -5,6 +5,7 @@ import { coordinate, svgPath } from '../../geometry/svg-path'
 import type { Shop } from '../../shop/shop'
 import { formatLength } from '../../units/format-length'
 import { drawnWall, locating, WALL_LAYERS, type DrawnWall, type WallLayer } from '../../wall/drawn-wall'
+import { hangsBy, postName } from '../../wall/holding'
 import type { Wall } from '../../wall/wall'
 import { csvText } from '../csv-text'
 import { drawOutline } from '../dxf-outline'
@@ -121,7 +122,7 @@ export function locatingPages(wall: Wall, designs: ReadonlyMap<string, Design>, 
     'Left end',
     'Right end',
     'Upper edge',
-    wall.holds === 'strips' ? 'Strip, from below' : 'In studs at',
+    hangsBy(wall) === 'strips' ? 'Strip, from below' : `In ${postName(wall)}s at`,
   ]
   const tables = Array.from({ length: Math.ceil(located.length / ROWS) }, (_, page): Page => ({
     width,
@@ -131,7 +132,7 @@ export function locatingPages(wall: Wall, designs: ReadonlyMap<string, Design>, 
       ...head.map((h, c) => text(columns[c]!, EDGE + 13, h, 3.2, true)),
       ...located.slice(page * ROWS, (page + 1) * ROWS).flatMap((h, i): Ink[] => {
         const y = EDGE + 20 + i * 6
-        const where = wall.holds === 'strips' ? String(h.strip ?? '–') : h.studs.map(l).join(', ') || '–'
+        const where = hangsBy(wall) === 'strips' ? String(h.strip ?? '–') : h.studs.map(l).join(', ') || '–'
         const cells = [String(page * ROWS + i + 1), h.name.slice(0, 44), l(h.left), l(h.right), l(h.top), where]
         return cells.map((c, k) => text(columns[k]!, y, c))
       }),

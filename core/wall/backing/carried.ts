@@ -1,5 +1,6 @@
 import type { Shop } from '../../shop/shop'
 import { at, type WallPiece } from '../extent'
+import { hangsBy } from '../holding'
 import { rowAt, rowsOn } from '../strips'
 import type { Wall } from '../wall'
 import { stripRuns, type StripRun } from './strip-pieces'
@@ -24,7 +25,7 @@ export function carriedBy(
 
 /** Whether strip is where a piece would hang, enough of it on both sides; of a wall without strips always. */
 export function carrierOf(wall: Wall, shop: Shop): (piece: WallPiece, x: number, z: number) => boolean {
-  if (wall.holds !== 'strips') return () => true
+  if (hangsBy(wall) !== 'strips') return () => true
   const [rows, runs] = [rowsOn(wall, shop), stripRuns(wall, shop)]
   return (piece, x, z) => {
     const row = rowAt(rows, piece, z, shop)

@@ -15,4 +15,25 @@ export const sheetHeightRule = rule(
   'sheet-height',
   'A sheet stands from the floor up as far as it is long, or to the ceiling.',
 )
+export const frameRule = rule('frame', 'A framed panel is as large as it was drawn, out of one sheet.')
+export const trimRule = rule('trim', 'Mouldings above and below reach over those at the sides.')
+export const panelStripRule = rule(
+  'panel-strip',
+  'A panel’s strips keep clear of its edges, so that holders end on it.',
+)
+export const ledgerRule = rule(
+  'ledger',
+  'Ledgers reach from one thing on the wall to the next, half an upright past the outer ones.',
+)
+export const ledgerHighRule = rule('ledger-high', 'Ledgers stand at even heights between the ends of the uprights.')
+export const uprightRule = rule('upright', 'An upright reaches from the lower to the upper end.')
+export const uprightMarkRule = rule(
+  'upright-mark',
+  'An upright is marked at half its thickness to the left of its middle, the cross on the side where the board goes.',
+)
+export const leanLongRule = rule(
+  'lean',
+  'A rack that leans is as long as its height over the cosine of how far it leans.',
+)
+export const leanOutRule = rule('lean-out', 'Its feet stand out from the wall by its length times the sine of that.')
 export const cutOutRule = rule('cut-out', 'A cut-out is measured from the sheet’s own edges, with room round the box.')

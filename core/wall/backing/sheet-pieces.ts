@@ -1,5 +1,6 @@
 import { polygon, rectangle, type Outline } from '../../geometry/outline'
 import type { Shop, Stock } from '../../shop/shop'
+import { bearersOf } from '../holding'
 import { PLUMB, type Thing, type Wall } from '../wall'
 import { cornerAt } from './stretches'
 
@@ -42,7 +43,7 @@ const CUT: readonly Thing['kind'][] = ['outlet', 'switch', 'window', 'door']
 
 /** Where sheets meet along the wall: each as wide as the stock, back to a stud. */
 export function seamsOf(wall: Wall, widest: number): { at: number; holds: boolean }[] {
-  const studs = [...wall.studs].sort((a, b) => a - b)
+  const studs = bearersOf(wall)
   const seams: { at: number; holds: boolean }[] = []
   let at = 0
   while (wall.width - at > widest + 1e-6) {
@@ -121,7 +122,7 @@ function screwsOf(
   { x, far, from, to, low, high, cutOuts }: Field & { x: number; far: number; cutOuts: readonly CutOut[] },
 ): { x: number; z: number }[] {
   const onEdge = (s: number): boolean => Math.abs(s - from) < 1 || Math.abs(s - to) < 1
-  return wall.studs
+  return bearersOf(wall)
     .filter((s) => s > x - 1e-6 && s < far + 1e-6)
     .flatMap((s) => {
       const every = onEdge(s) ? settings.sheetEdgeSpacing : settings.sheetFieldSpacing

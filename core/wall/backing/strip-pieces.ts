@@ -1,5 +1,6 @@
 import type { Shop } from '../../shop/shop'
-import { rowsOn, type Row, type Strips } from '../strips'
+import { bearersOf, frameOn } from '../holding'
+import { FRAME_EDGE, rowsOn, type Row, type Strips } from '../strips'
 import type { Wall } from '../wall'
 import { freeBetween, type Stretch } from './stretches'
 
@@ -29,7 +30,7 @@ const LEAST_REST = 400
 export const FROM_END = 20
 
 /** A long stretch in pieces no longer than the stock, each joint on a stud where there is one. */
-function joined({ from, to }: Stretch, studs: readonly number[], longest: number): Stretch[] {
+export function joined({ from, to }: Stretch, studs: readonly number[], longest: number): Stretch[] {
   const pieces: Stretch[] = []
   let at = from
   while (to - at > longest + 1e-6) {
@@ -44,7 +45,7 @@ function joined({ from, to }: Stretch, studs: readonly number[], longest: number
 }
 
 /** Screws of a piece: on every stud, and beside a joint on it. */
-const screwsOf = ({ from, to }: Stretch, studs: readonly number[]): number[] =>
+export const screwsOf = ({ from, to }: Stretch, studs: readonly number[]): number[] =>
   studs
     .filter((s) => s >= from - 1e-6 && s <= to + 1e-6)
     .map((s) => Math.min(Math.max(s, from + FROM_END), to - FROM_END))
@@ -65,11 +66,20 @@ function shortPieces({ from, to }: Stretch, row: number, { piece = 0, apart = 0 
   })).filter((s) => s.to - s.from >= long / 2)
 }
 
+/** What of a stretch is on a framed panel; all of it on a wall without. */
+function onFrame(wall: Wall, { from, to }: Stretch): Stretch[] {
+  if (wall.holds !== 'framed') return [{ from, to }]
+  const { x, width } = frameOn(wall)
+  const within = { from: Math.max(from, x + FRAME_EDGE), to: Math.min(to, x + width - FRAME_EDGE) }
+  return within.to > within.from ? [within] : []
+}
+
 /** Where strip is on a wall, from below, from the left; joints don't part it. */
 export function stripRuns(wall: Wall, shop: Shop): StripRun[] {
   const keep = (t: { kind: string }): number => t.kind === 'outlet' || t.kind === 'switch' ? shop.settings.outletKeep : t.kind === 'bench' ? 0 : ROOM_AT_FRAME // prettier-ignore
   return rowsOn(wall, shop).flatMap(({ low, high }: Row, i) =>
     freeBetween(wall, low, high, keep)
+      .flatMap((s) => onFrame(wall, s))
       .flatMap((s) => shortPieces(s, i + 1, wall.strips))
       .filter((s) => s.to - s.from >= SHORTEST)
       .map((s): StripRun => ({ ...s, row: i + 1, low, high })),
@@ -78,7 +88,7 @@ export function stripRuns(wall: Wall, shop: Shop): StripRun[] {
 
 /** Every piece of strip that goes up a wall, from below, from the left. @param longest that the stock gives, mm */
 export function stripPieces(wall: Wall, shop: Shop, longest: number): StripPiece[] {
-  const studs = [...wall.studs].sort((a, b) => a - b)
+  const studs = bearersOf(wall)
   const inRow = new Map<number, number>()
   return stripRuns(wall, shop).flatMap((run) =>
     joined(run, studs, longest)

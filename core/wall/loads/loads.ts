@@ -3,7 +3,8 @@ import type { Shop } from '../../shop/shop'
 import type { Working } from '../../working/figure'
 import { at, wallPiece } from '../extent'
 import { wallDesign } from '../backing/wall-model'
-import { IN_STUD, placedOn } from '../may-hang'
+import { hangsBy, inPost, postsOf } from '../holding'
+import { placedOn } from '../may-hang'
 import { heightsFor, rowsOn } from '../strips'
 import type { Wall } from '../wall'
 import { stripPull } from './strip-pull'
@@ -14,9 +15,9 @@ export interface StripLoad {
   name: string
   /** kg that hangs on it */
   mass: number
-  /** pull on its most loaded screw, and what that holds against being pulled out; N */
+  /** pull on its most loaded screw, and what that holds against being pulled out; N, null where only its maker knows */
   pull: number
-  holds: number
+  holds: number | null
   level: 'pass' | 'watch' | 'stop'
   /** the holder that pulls most, and how its pull and what holds it are reckoned */
   by: string
@@ -44,30 +45,37 @@ export function wallLoads(
   }
   const backing = wallDesign(wall, shop).model
   const rows = rowsOn(wall, shop)
+  const [by, posts, near] = [hangsBy(wall), postsOf(wall), inPost(wall)]
+  const inWall = (backing?.fasteners ?? []).filter((f) => f.into === null)
   const strips = new Map<string, StripLoad>()
   for (const { hung, piece } of placed) {
     const mass = piece.mass ?? 0
-    if (wall.holds !== 'strips' || !backing) {
-      const into = piece.screws.map((s) => s + hung.x).filter((x) => wall.holds === 'panel' || wall.studs.some((s) => Math.abs(s - x) <= IN_STUD)) // prettier-ignore
+    if (by !== 'strips' || !backing) {
+      // a rack stands on the floor
+      if (wall.holds === 'rack') continue
+      const into = piece.screws.map((s) => s + hung.x).filter((x) => by === 'anywhere' || posts.some((s) => Math.abs(s - x) <= near)) // prettier-ignore
       for (const x of into) share(x, mass / into.length)
       continue
     }
     const row = heightsFor(rows, piece, shop).findIndex((h) => Math.abs(h - hung.z) <= 1)
     if (row < 0) continue
     const box = at(piece.boards, hung.x, hung.z)
-    const carrying = backing.boards.filter((b) => Math.abs(b.placement.at.z - rows[row]!.low) < 1 && b.placement.at.x < box.x1 && b.placement.at.x + b.length > box.x0) // prettier-ignore
-    const screws = backing.fasteners.filter((f) => carrying.some((b) => b.id === f.through))
+    const carrying = backing.boards.filter((b) => b.role === 'strip' && Math.abs(b.placement.at.z - rows[row]!.low) < 1 && b.placement.at.x < box.x1 && b.placement.at.x + b.length > box.x0) // prettier-ignore
+    const screws = backing.fasteners.filter((f) => carrying.some((b) => b.id === f.through || b.id === f.into))
     const middle = (box.x0 + box.x1) / 2
     const covered = screws.filter((f) => f.at.x > box.x0 && f.at.x < box.x1)
     const own = covered.length > 0 ? covered : [...screws].sort((a, b) => Math.abs(a.at.x - middle) - Math.abs(b.at.x - middle)).slice(0, 1) // prettier-ignore
-    for (const f of own) share(f.at.x, mass / own.length)
+    // a panel hands it on to its own screws
+    const bearing = wall.holds === 'framed' ? inWall : own
+    for (const f of bearing) share(f.at.x, mass / bearing.length)
     const design = designs.get(piece.holder)!
     const here = own.length > 0 ? stripPull(design, mass, own, shop) : { pull: 0, holds: 0, working: [] }
     for (const b of carrying) {
       const old = strips.get(b.id)
       const worst = old && old.pull >= here.pull ? old : { ...here, by: piece.holder }
       const { pull, holds, working, by } = worst
-      const level = holds === 0 || pull > holds ? 'stop' : pull > holds / 2 ? 'watch' : 'pass'
+      const level =
+        holds === null ? 'watch' : holds === 0 || pull > holds ? 'stop' : pull > holds / 2 ? 'watch' : 'pass'
       strips.set(b.id, { id: b.id, name: b.name, mass: (old?.mass ?? 0) + mass / carrying.length, pull, holds, working, by, level }) // prettier-ignore
     }
   }

@@ -23,7 +23,7 @@ const UNKNOWN = 100
  * The pull that a holder has on each of the screws of its wall strip, and what a screw holds against it, N; with their
  * working, which goes on where the holder's own ends.
  * @param mass of the holder with its tools, kg
- * @param screws those that it covers; at least one
+ * @param screws those that it covers; at least one. What a plug or a self-drilling screw holds is its maker's to say: null
  * @source (P y_bevel + W t / 2) / y_screw, P = max(W tan a, W d / h); docs/rules.md
  */
 export function stripPull(
@@ -31,7 +31,7 @@ export function stripPull(
   mass: number,
   screws: readonly Fastener[],
   shop: Shop,
-): { pull: number; holds: number; working: Working } {
+): { pull: number; holds: number | null; working: Working } {
   const trail = Trail.from(working)
   const set = (key: SettingKey): number => trail.has(key) ? trail.get(key).value : trail.given(key, SETTINGS[key].label, shop.settings[key], { kind: 'shop', key }, { quantity: SETTINGS[key].quantity }) // prettier-ignore
   const [t, bevel, pair] = [set('stripThickness'), set('stripBevel'), set('stripWidth')]
@@ -51,9 +51,10 @@ export function stripPull(
   const low = trail.derive('wall:atScrew', 'Screws over the strip’s lower edge', (face - t * lean) / 2, atScrewRule, '({wall:face} − {stripThickness} × tan({stripBevel})) / 2') // prettier-ignore
   const pull = trail.derive(PULL, 'Pull on a screw of the strip, N', (p * high + (weight * t) / 2) / low / screws.length, screwPullRule, `({wall:pull} × {wall:atBevel} + {wall:mass} × ${GRAVITY} × {stripThickness} / 2) / {wall:atScrew} / ${screws.length}`, { quantity: 'ratio', print: 'up', note: screws.length === 1 ? 'one screw under the holder' : `${screws.length} screws under the holder` }) // prettier-ignore
   const [screw] = screws
+  if (screw!.gauge === null) return { pull, holds: null, working: trail.all() }
   const density = set('wallDensity')
   const origin = { kind: 'screw', id: screw!.item, key: 'gauge' } as const
-  const gauge = trail.given('wall:gauge', `Gauge of ${screw!.name}`, screw!.gauge!, origin, { quantity: 'count' })
+  const gauge = trail.given('wall:gauge', `Gauge of ${screw!.name}`, screw!.gauge, origin, { quantity: 'count' })
   const bite = trail.given('wall:bite', 'Thread in the stud', screw!.bite, { kind: 'screw', id: screw!.item, key: 'length' }) // prettier-ignore
   const holds = trail.derive(HOLDS, 'What a screw holds against being pulled out, N', withdrawal(gravityOf(density), screwDiameter(gauge)) * bite, withdrawalRule, '2850 × ({wallDensity} / 1120)² × (0.06 + 0.013 × {wall:gauge}) × 4.4482216152605 / 25.4 × {wall:bite}', { quantity: 'ratio', print: 'down' }) // prettier-ignore
   return { pull, holds, working: trail.all() }
