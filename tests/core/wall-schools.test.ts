@@ -182,6 +182,10 @@ describe('uprights on ledgers', () => {
     expect(verdicts({ ...up, things: [{ ...window, z: 600, height: 1400, x: 400, width: 2700 }], studs: [600] })).toContain('one stud') // prettier-ignore
     expect(verdicts({ ...up, rack: { ...up.rack!, from: 600, pitch: 600 } })).toContain('hidden studs')
     expect(verdicts({ ...up, rack: { ...up.rack!, low: 1900 } })).toEqual(['nothing'])
+    // a ledger keeps from an outlet what screws do
+    const { model: broken } = wallDesign({ ...up, things: [{ ...outlet, x: 1010, z: 710 }] }, shop)
+    const [left, right] = broken!.boards.filter((b) => b.id.startsWith('ledger-1-'))
+    expect([left!.placement.at.x + left!.length, right!.placement.at.x]).toEqual([960, 1140])
     expect(verdicts({ ...up, rack: { ...up.rack!, high: 2500 } })).toContain('uprights off')
     expect(verdicts({ ...up, rack: { ...up.rack!, from: 5 } })).toContain('uprights off')
   })

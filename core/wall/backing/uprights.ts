@@ -6,7 +6,7 @@ import { densityOf } from '../../shop/materials'
 import type { Shop, Stock } from '../../shop/shop'
 import type { Trail } from '../../working/trail'
 import { bearersOf, rackOn, uprightsOf } from '../holding'
-import type { Rack, Wall } from '../wall'
+import type { Rack, Thing, Wall } from '../wall'
 import { NOTHING, screwed, stripStock, thicknessOf, type Made } from './made'
 import { ledgerHighRule, ledgerRule, leanLongRule, leanOutRule, uprightMarkRule, uprightRule } from './rules'
 import { freeBetween } from './stretches'
@@ -76,9 +76,10 @@ function ledgersOf(wall: Wall, shop: Shop, trail: Trail, stock: Stock, middles: 
   const [from, to] = [Math.max(0, middles[0]! - over), Math.min(wall.width, middles.at(-1)! + over)]
   // lengths meet on a stud that no upright hides, so that each upright has a whole ledger behind it
   const bearers = bearersOf(wall).filter((s) => middles.every((m) => Math.abs(m - s) >= over + DRIVER))
+  const keep = ({ kind }: Thing): number => kind === 'outlet' || kind === 'switch' ? shop.settings.outletKeep : kind === 'bench' ? 0 : ROOM // prettier-ignore
   return ledgerHeights(rackOn(wall), wide).flatMap((low, row) => {
     trail.derive(`ledger-${row + 1}:low`, `Ledger ${row + 1}, lower edge over the floor`, low, ledgerHighRule, String(low)) // prettier-ignore
-    return freeBetween(wall, low, low + wide, (thing) => (thing.kind === 'bench' ? 0 : ROOM))
+    return freeBetween(wall, low, low + wide, keep)
       .map((s) => ({ from: Math.max(s.from, from), to: Math.min(s.to, to) }))
       .filter((s) => s.to - s.from > wide)
       .flatMap((s) => joined(s, bearers, stock.length ?? shop.settings.longestBoard))
