@@ -294,6 +294,9 @@ aside p {
     position: static;
     max-height: none;
   }
+  .drawing {
+    height: min(62vh, 72vw);
+  }
 }
 @media print {
   .layout {

@@ -3,6 +3,7 @@ import type { Shop } from '../shop/shop'
 import { at, meets, type WallBox, type WallPiece } from './extent'
 import { costAt, NOWHERE, workAt } from './arrange-cost'
 import { carrierOf } from './backing/carried'
+import { standsOff } from './backing/stands-off'
 import { keepOuts, mayHang, placedOn, roomOf, postsHit } from './may-hang'
 import { heightsFor, rowAt, rowsOn } from './strips'
 import { hangsBy, postName, postsOf } from './holding'
@@ -45,6 +46,7 @@ function spotsFor(wall: Wall, shop: Shop, piece: WallPiece, now: Hung | undefine
   const spots: Spot[] = []
   const add = (x: number, z: number, less = 0): void => {
     if (!mayHang(wall, outs, piece, x, z, []) || !carries(piece, x, z)) return
+    if (wall.line !== undefined && piece.out + standsOff(wall, shop, z) > wall.line + 1e-6) return
     const one = by === 'posts' && piece.screws.length > 0 && postsHit(wall, piece, x).length < 2 ? 500 : 0
     spots.push({ x, z, cost: costAt(wall, shop, piece, x, z) + one - less })
   }
@@ -108,7 +110,7 @@ export function* arranging(
   let best = fill(new Map(), often)
   const other = fill(new Map(), large)
   if (costOf(other) < costOf(best)) best = other
-  yield told(wall, pieces, free, best, costOf(best))
+  yield told(wall, pieces, free, spots, best, costOf(best))
   for (let round = 0; round < rounds && !over() && free.length > 0; round++) {
     // some are taken down and hung again, in another order
     const count = 1 + Math.floor(random(Math.min(4, free.length)))
@@ -119,15 +121,16 @@ export function* arranging(
     const tried = fill(rest, order)
     if (costOf(tried) >= costOf(best) - 1e-9) continue
     best = tried
-    yield told(wall, pieces, free, best, costOf(best))
+    yield told(wall, pieces, free, spots, best, costOf(best))
   }
-  return told(wall, pieces, free, best, costOf(best))
+  return told(wall, pieces, free, spots, best, costOf(best))
 }
 
 function told(
   wall: Wall,
   pieces: readonly WallPiece[],
   free: readonly WallPiece[],
+  spots: ReadonlyMap<WallPiece, readonly Spot[]>,
   chosen: ReadonlyMap<WallPiece, Spot>,
   cost: number,
 ): Arrangement {
@@ -145,12 +148,14 @@ function told(
   )
   const hung = [...kept, ...[...chosen].map(([p, s]): Hung => ({ holder: p.holder, x: s.x, z: s.z, fixed: false }))]
   const moved = wall.hung.filter((h) => hung.some((n) => n.holder === h.holder && (Math.abs(n.x - h.x) > 1 || Math.abs(n.z - h.z) > 1))).length // prettier-ignore
-  const left = free.filter((p) => !chosen.has(p)).map((p) => ({ holder: p.holder, says: whyNot(wall, p) }))
+  const left = free
+    .filter((p) => !chosen.has(p))
+    .map((p) => ({ holder: p.holder, says: whyNot(wall, p, spots.get(p)!.length > 0) }))
   return { hung, left, reasons, cost, moved }
 }
 
 /** Why a piece has no place, as far as it can be told. */
-function whyNot(wall: Wall, piece: WallPiece): string {
+function whyNot(wall: Wall, piece: WallPiece, somewhere: boolean): string {
   const [w, h] = [piece.all.x1 - piece.all.x0, piece.all.z1 - piece.all.z0]
   if (w > wall.width) return `${piece.name} is wider than the wall, with its tools.`
   if (h > wall.height) return `${piece.name} is higher than the wall, with its tools.`
@@ -158,5 +163,7 @@ function whyNot(wall: Wall, piece: WallPiece): string {
     return `${piece.name} is made to be screwed on, and this wall has strips.`
   if (hangsBy(wall) === 'posts' && postsOf(wall).length === 0)
     return `There is no ${postName(wall)} to screw ${piece.name} to: put a panel up first.`
+  if (wall.line !== undefined && !somewhere)
+    return `${piece.name} has no place on this wall that is free and within the line that nothing may stick out past.`
   return `${piece.name} finds no free place: too much hangs there already, or is kept free.`
 }

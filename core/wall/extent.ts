@@ -20,8 +20,11 @@ export interface WallPiece {
   all: WallBox
   /** kg, with its tools; null where nothing was weighed */
   mass: number | null
-  /** screws into the wall: from the left end of the boards, mm */
+  /** screws into the wall: from the left end of the boards, mm; and each with how far above their lower edge */
   screws: number[]
+  fixings: { x: number; z: number }[]
+  /** how far out from what it hangs on it reaches, with its tools; mm */
+  out: number
   /** from the lower left corner up to the lower edge of its strip's wide face, mm; null where it has no strip */
   hook: number | null
   /** hooks over its strip and under it, so that it goes on and off sideways only */
@@ -43,6 +46,7 @@ export function wallPiece({ model, input }: Design): WallPiece | null {
   const box = ({ minX: a, maxX: b, minY: c, maxY: d }: typeof view.bounds): WallBox => ({ x0: a - minX, x1: b - minX, z0: c - minY, z1: d - minY }) // prettier-ignore
   // from 0, rarely, to 3, daily
   const uses = model.seats.map((s) => USES.length - 1 - USES.indexOf(input.tools.get(s.tool)?.use ?? 'weekly'))
+  const intoWall = model.fasteners.filter((f) => f.into === null)
   const strip = model.boards.find((b) => b.bevel)
   const lift = strip ? strip.thickness * Math.tan((strip.bevel!.tilt * Math.PI) / 180) + 2 : 0
   return {
@@ -51,7 +55,9 @@ export function wallPiece({ model, input }: Design): WallPiece | null {
     boards: box(view.boardBounds),
     all: box(view.bounds),
     mass: weights(model, input.shop, input.tools).loaded?.mass ?? null,
-    screws: model.fasteners.filter((f) => f.into === null).map((f) => f.at.x - minX),
+    screws: intoWall.map((f) => f.at.x - minX),
+    fixings: intoWall.map((f) => ({ x: f.at.x - minX, z: f.at.z - minY })),
+    out: Math.max(model.reach.value, ...model.seats.map((s) => s.at.y + s.extent.front)),
     hook: strip ? strip.placement.at.z - minY : null,
     slides: strip !== undefined && input.holder.choices.hung === 'clip',
     above: Math.max(HAND, lift),

@@ -59,7 +59,7 @@ export function uprightsOf(wall: Wall): number[] {
   const count = pitch <= 0 || to < from ? 0 : Math.floor((to - from) / pitch + 1e-9) + 1
   return Array.from({ length: Math.min(count, 500) }, (_, i) => from + i * pitch).filter(
     (x) =>
-    wall.things.every((t) => t.kind === 'bench' || x < t.x - BESIDE || x > t.x + t.width + BESIDE || t.z >= high || t.z + t.height <= low), // prettier-ignore
+    wall.things.every((t) => t.kind === 'bench' || t.kind === 'pipe' || x < t.x - BESIDE || x > t.x + t.width + BESIDE || t.z >= high || t.z + t.height <= low), // prettier-ignore
   )
 }
 

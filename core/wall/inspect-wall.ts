@@ -6,7 +6,8 @@ import { at, meets, type WallPiece } from './extent'
 import { CARRIED, carriedBy } from './backing/carried'
 import { stripRuns, type StripRun } from './backing/strip-pieces'
 import { hangsBy, inPost, postName, postsOf } from './holding'
-import { keepOuts, placedOn, roomOf, postsHit, type Placed } from './may-hang'
+import { standsOff } from './backing/stands-off'
+import { inBox, keepOuts, placedOn, roomOf, postsHit, type Placed } from './may-hang'
 import { heightsFor, rowAt, rowsOn, type Row } from './strips'
 import type { Wall } from './wall'
 
@@ -31,6 +32,7 @@ export function inspectWall(wall: Wall, pieces: readonly WallPiece[], shop: Shop
       ...offTheWall(wall, p),
       ...covers(wall, p, shop),
       ...tooHigh(p, shop),
+      ...pastTheLine(wall, p, shop),
       ...misses(wall, p, shop),
       ...sticksOn(wall, rows, runs, placed, p, shop),
     ]),
@@ -53,12 +55,17 @@ function offTheWall(wall: Wall, { hung, piece }: Placed): WallVerdict[] {
 function covers(wall: Wall, { hung, piece }: Placed, shop: Shop): WallVerdict[] {
   const own = at(piece.all, hung.x, hung.z)
   return keepOuts(wall, shop)
-    .filter(({ box }) => meets(own, box))
-    .map(({ thing }) => {
-      const near = !meets(own, { x0: thing.x, x1: thing.x + thing.width, z0: thing.z, z1: thing.z + thing.height })
+    .filter(({ box, of }) =>
+      of === 'screws' ? piece.fixings.some((f) => inBox({ x: f.x + hung.x, z: f.z + hung.z }, box)) : meets(own, box),
+    ) // prettier-ignore
+    .map(({ thing, of }) => {
       const what = thing.name || `the ${thing.kind}`
+      const about = { level: 'stop' as const, holders: [piece.holder] }
+      if (of === 'screws') return { ...about, id: `drills:${piece.holder}:${thing.id}`, says: `A screw of ${piece.name} goes in nearer than ${formatLength(shop.settings.outletKeep, shop)} to ${what}: move it, or move the screw.` } // prettier-ignore
+      if (of === 'swing') return { ...about, id: `swing:${piece.holder}:${thing.id}`, says: `${piece.name} hangs where ${what} lies when it is open.` } // prettier-ignore
+      const near = !meets(own, { x0: thing.x, x1: thing.x + thing.width, z0: thing.z, z1: thing.z + thing.height })
       const says = near ? `${piece.name} hangs nearer than ${formatLength(shop.settings.outletKeep, shop)} to ${what}.` : `${piece.name} covers ${what}.` // prettier-ignore
-      return { id: `covers:${piece.holder}:${thing.id}`, level: 'stop' as const, holders: [piece.holder], says }
+      return { ...about, id: `covers:${piece.holder}:${thing.id}`, says }
     })
 }
 
@@ -71,6 +78,14 @@ function tooHigh({ hung, piece }: Placed, shop: Shop): WallVerdict[] {
   if (top > reachTo * userHeight)
     found.push({ id: `reach:${piece.holder}`, level: 'watch', holders: [piece.holder], says: `${piece.name} hangs out of reach: its upper edge is at ${formatLength(top, shop)}, you reach to ${formatLength(reachTo * userHeight, shop, 'down')}.` }) // prettier-ignore
   return found
+}
+
+/** What sticks out past the line that its owner drew, as for a car's door. */
+function pastTheLine(wall: Wall, { hung, piece }: Placed, shop: Shop): WallVerdict[] {
+  if (wall.line === undefined) return []
+  const out = piece.out + standsOff(wall, shop, hung.z)
+  if (out <= wall.line + 1e-6) return []
+  return [{ id: `line:${piece.holder}`, level: 'stop', holders: [piece.holder], says: `${piece.name} sticks out ${formatLength(out, shop, 'up')} with its tools, ${formatLength(out - wall.line, shop, 'up')} past the line at ${formatLength(wall.line, shop)}.` }] // prettier-ignore
 }
 
 /** On a wall of strips a holder hangs by its own strip on one of the wall's. */

@@ -19,7 +19,7 @@ export interface Room {
 /** A piece of a size that hangs by nothing yet: on strips its own is at the top. mm */
 function boxOf(width: number, height: number, shop: Shop, strips: boolean): WallPiece {
   const box: WallBox = { x0: 0, x1: width, z0: 0, z1: height }
-  return { holder: '', name: '', boards: box, all: box, mass: null, screws: [], hook: strips ? height - shop.settings.stripWidth / 2 : null, above: 60, use: 3 } // prettier-ignore
+  return { holder: '', name: '', boards: box, all: box, mass: null, screws: [], fixings: [], out: 0, hook: strips ? height - shop.settings.stripWidth / 2 : null, above: 60, use: 3 } // prettier-ignore
 }
 
 /**

@@ -35,9 +35,12 @@ export interface Rack {
 /** Where strips usually begin and how far apart they are, mm. */
 export const usualStrips = (): Strips => ({ first: 700, gap: 150, top: 60 })
 
-/** What stands on a wall and is not covered. */
-export const THING_KINDS = ['outlet', 'switch', 'window', 'door', 'bench', 'other'] as const
+/** What stands on a wall and is not covered; a pipe or a cable runs in it and is not drilled into. */
+export const THING_KINDS = ['outlet', 'switch', 'window', 'door', 'bench', 'pipe', 'other'] as const
 export type ThingKind = (typeof THING_KINDS)[number]
+
+export const SWINGS = ['left', 'right'] as const
+export type Swing = (typeof SWINGS)[number]
 
 /** Something on the wall: its lower left corner from the wall's left corner and the floor; mm. */
 export interface Thing {
@@ -48,6 +51,8 @@ export interface Thing {
   z: number
   width: number
   height: number
+  /** of a door that opens over the wall: on which side of it the open leaf lies */
+  swing?: Swing
 }
 
 /** A holder where it hangs: the lower left corner of its boards from the wall's left corner and the floor; mm. */
@@ -73,6 +78,8 @@ export interface Wall {
   studs: number[]
   things: Thing[]
   hung: Hung[]
+  /** nothing may stick out further from the wall than this, mm; absent: as far as each holder may */
+  line?: number
   /** what is behind the lining; absent: wood studs */
   behind?: Behind
   /** the panel of a framed one, and the uprights of one that has them; absent: as usual */

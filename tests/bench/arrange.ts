@@ -23,7 +23,7 @@ function generated(seed: number, holders: number): { wall: Wall; pieces: WallPie
   const pieces = Array.from({ length: holders }, (_, i): WallPiece => {
     const [w, h] = [from(150, holders > 20 ? 400 : 700), from(90, holders > 20 ? 200 : 320)]
     const boards: WallBox = { x0: 0, x1: w, z0: 0, z1: h * 0.6 }
-    return { holder: `h${i}`, name: `Holder ${i}`, boards, all: { x0: -from(0, 20), x1: w + from(0, 20), z0: -h * from(0, 0.5), z1: h * from(0.6, 1.2) }, mass: from(0.5, 7), screws: [], hook: null, above: 60, use: Math.floor(from(0, 4)) } // prettier-ignore
+    return { holder: `h${i}`, name: `Holder ${i}`, boards, all: { x0: -from(0, 20), x1: w + from(0, 20), z0: -h * from(0, 0.5), z1: h * from(0.6, 1.2) }, mass: from(0.5, 7), screws: [], fixings: [], out: 0, hook: null, above: 60, use: Math.floor(from(0, 4)) } // prettier-ignore
   })
   return { wall: { ...newWall('w', 'mm'), things }, pieces }
 }

@@ -18,6 +18,8 @@ const piece = (holder: string, width: number, height: number, more: Partial<Wall
   boards: box(width, height),
   all: box(width, height),
   mass: 2,
+  fixings: [],
+  out: 0,
   screws: [30, width - 30],
   hook: null,
   above: 60,

@@ -63,3 +63,30 @@ test('another like it is hung in the nearest free place, and one undo takes both
   await page.reload()
   await expect(rows).toHaveCount(2)
 })
+
+test('a door that opens over the wall, a pipe and a line are told where a holder meets them', async ({
+  page,
+  service,
+}) => {
+  const { id, send } = await shopFor(page, service, { tools: [mallet('a', 28, 70)] })
+  const seats = [{ id: 's', tool: `${id}-a`, turn: 0 }]
+  await send('POST', '/api/holders', { id: `${id}-h`, shop: id, name: 'Rail', form: 'finger-rail', seats, choices: {} })
+  await send('POST', '/api/walls', { id: `${id}-w`, shop: id, name: 'Wall', width: 3000, height: 2300, studs: [600], hung: [{ holder: `${id}-h`, x: 800, z: 1200, fixed: false }] }) // prettier-ignore
+  await page.goto('/wall')
+  const told = page.getByTestId('wall-verdicts')
+  await page.getByRole('button', { name: 'door' }).click()
+  await page.getByLabel('door from the left').fill('1500')
+  await expect(told).toHaveCount(0)
+  await page.getByLabel('When the door is open').selectOption({ label: 'it lies over the wall on its left' })
+  await expect(told).toContainText('Rail hangs where the door lies when it is open.')
+  await page.getByLabel('When the door is open').selectOption({ label: 'it is not over this wall' })
+  await expect(told).toHaveCount(0)
+  await page.getByLabel('Nothing sticks out past').fill('50')
+  await expect(told).toContainText('past the line at 50 mm')
+  await page.getByLabel('Nothing sticks out past').fill('')
+  await expect(told).toHaveCount(0)
+  await page.getByRole('button', { name: 'pipe' }).click()
+  await page.getByLabel('height of the pipe').fill('2300')
+  await page.getByLabel('pipe from the left').fill('820')
+  await expect(told).toContainText('A screw of Rail goes in nearer than 50 mm to the pipe')
+})

@@ -7,6 +7,7 @@ import { moved } from '#core/geometry/outline'
 import { svgPath } from '#core/geometry/svg-path'
 import type { HolderModel } from '#core/model/model'
 import { at, type WallPiece } from '#core/wall/extent'
+import { keepOuts } from '#core/wall/may-hang'
 import type { WallVerdict } from '#core/wall/inspect-wall'
 import { heightsFor, rowsOn } from '#core/wall/strips'
 import type { Hung, Wall } from '#core/wall/wall'
@@ -56,6 +57,8 @@ const backingPaths = computed(() =>
     return { id: b.id, look: b.role === 'panel' ? 'sheet' : 'strip', path: [boardOutline(b, 'front'), ...cut].map((o) => svgPath(o)).join('') } // prettier-ignore
   }),
 )
+/** Where doors lie when they are open. */
+const swings = computed(() => keepOuts(props.wall, records.shop!).filter((k) => k.of === 'swing').map(({ box: b }) => `M${b.x0} ${-b.z0}H${b.x1}V${-b.z1}H${b.x0}Z`).join('')) // prettier-ignore
 const screwMarks = computed(() => (props.backing?.fasteners ?? []).map((f) => `M${f.at.x - 7} ${-f.at.z}h14m-7 -7v14`).join('')) // prettier-ignore
 const pieceById = computed(() => new Map(props.pieces.map((p) => [p.holder, p])))
 const pieceOf = (holder: string) => pieceById.value.get(holder)
@@ -138,7 +141,8 @@ const ghosts = computed(() =>
     </template>
     <path v-for="b in backingPaths" :key="b.id" :class="b.look" :d="b.path" fill-rule="evenodd" />
     <line v-for="s in wall.studs" :key="s" class="stud" :x1="s" :x2="s" :y1="-wall.height" y2="0" />
-    <g v-for="t in wall.things" :key="t.id" class="thing">
+    <path v-if="swings" class="swing" :d="swings" />
+    <g v-for="t in wall.things" :key="t.id" :class="['thing', t.kind]">
       <rect :x="t.x" :y="-t.z - t.height" :width="t.width" :height="t.height" />
       <text :x="t.x + t.width / 2" :y="-t.z - t.height / 2 + 18" text-anchor="middle">{{ t.name || t.kind }}</text>
     </g>
@@ -221,6 +225,15 @@ svg {
 .size {
   font-size: 58px;
   fill: var(--pencil);
+}
+.swing {
+  fill: none;
+  stroke: var(--watch);
+  stroke-width: 1.6;
+  stroke-dasharray: 9 6;
+}
+.pipe rect {
+  stroke-dasharray: 6 4;
 }
 .strip {
   fill: var(--wood);

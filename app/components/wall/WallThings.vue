@@ -17,6 +17,7 @@ const USUAL: Record<ThingKind, [number, number, number]> = {
   window: [900, 900, 1000],
   door: [900, 2000, 0],
   bench: [1500, 900, 0],
+  pipe: [30, 1000, 0],
   other: [300, 300, 1000],
 }
 function add(kind: ThingKind) {
@@ -26,6 +27,18 @@ function add(kind: ThingKind) {
 }
 const set = (id: string, more: Partial<Thing>) =>
   emit('change', 'What is on the wall', { things: props.wall.things.map((t) => (t.id === id ? { ...t, ...more } : t)) })
+/** Which side of it a door lies on when it is open; none of the wall where it opens away. */
+function swings(id: string, side: string) {
+  const things = props.wall.things.map((t) => {
+    if (t.id !== id) return t
+    const { swing: _, ...rest } = t
+    return side === 'left' || side === 'right' ? { ...rest, swing: side } : rest
+  }) as Thing[]
+  emit('change', 'How the door opens', { things })
+}
+function setLine(line: number | null) {
+  emit('change', 'The line', { line: line ?? undefined })
+}
 const spacing = ref<number | null>(null)
 const first = ref<number | null>(null)
 function space() {
@@ -64,6 +77,16 @@ const unit = computed(() => records.shop!.unit)
           @update:model-value="$event && emit('change', 'Height of the wall', { height: $event })"
       /></label>
     </div>
+    <label class="line"
+      >nothing sticks out past
+      <LengthField
+        :model-value="wall.line ?? null"
+        label="Nothing sticks out past"
+        :max="50000"
+        optional
+        placeholder="no line"
+        @update:model-value="setLine"
+    /></label>
     <WallSchool :wall="wall" @change="(label, more) => emit('change', label, more)" />
     <div class="row">
       <label
@@ -146,6 +169,19 @@ const unit = computed(() => records.shop!.unit)
           :label="`height of the ${t.kind}`"
           @update:model-value="$event && set(t.id, { height: $event })"
       /></label>
+      <label v-if="t.kind === 'door'" class="whole"
+        >when it is open
+        <select
+          class="field"
+          aria-label="When the door is open"
+          :value="t.swing ?? ''"
+          @change="swings(t.id, ($event.target as HTMLSelectElement).value)"
+        >
+          <option value="">it is not over this wall</option>
+          <option value="left">it lies over the wall on its left</option>
+          <option value="right">it lies over the wall on its right</option>
+        </select>
+      </label>
     </div>
     <p class="adds">
       <button v-for="k in kinds" :key="k" class="btn tiny" @click="add(k)">
@@ -176,6 +212,15 @@ label {
   gap: 2px 8px;
   border-top: 1px solid var(--rule);
   padding: 4px 0 8px;
+}
+.whole {
+  grid-column: 1 / -1;
+}
+.line {
+  display: grid;
+  grid-template-columns: auto 1fr;
+  gap: 8px;
+  align-items: center;
 }
 .thing > .btn {
   justify-self: end;

@@ -5,10 +5,12 @@ import {
   BEHIND,
   HOLDS,
   usualStrips,
+  SWINGS,
   THING_KINDS,
   type Framed,
   type Hung,
   type Rack,
+  type Swing,
   type Thing,
   type ThingKind,
   type Wall,
@@ -39,6 +41,7 @@ export class ThingDto implements Thing {
   @Checked(place('z')) z!: number
   @Checked(within(1, 'the width')) width!: number
   @Checked(within(1, 'the height')) height!: number
+  @Checked((v) => (v === undefined ? null : oneOf(v, SWINGS, 'the side it opens to'))) swing?: Swing
 }
 
 /** Where a holder hangs, as it comes in. */
@@ -106,6 +109,7 @@ export class WallDto implements Wall {
   @Type(() => ThingDto)
   things: ThingDto[] = []
 
+  @Checked((v) => (v === undefined ? null : within(1, 'the line')(v))) line?: number
   @Checked((v) => (v === undefined ? null : oneOf(v, BEHIND, 'what is behind it'))) behind?: Wall['behind']
 
   @Checked((v) => (v === undefined || isRecord(v) ? null : 'a panel is {x, z, width, height}.'))

@@ -3,6 +3,7 @@ import { screwsFor } from '../../forms/fastening/choose-fastener'
 import type { Board, Fastener, Joint } from '../../model/model'
 import type { Shop, Stock } from '../../shop/shop'
 import type { Trail } from '../../working/trail'
+import { inBox, keepOuts } from '../may-hang'
 import type { Wall } from '../wall'
 import { anchorOf } from './anchors'
 
@@ -64,5 +65,8 @@ export function screwed(
   behind = 0,
 ): Fastener[] {
   const kind = wallScrew(wall, shop, board.thickness + behind)
-  return kind === null ? [] : places.map((p, i) => ({ ...kind, id: `${board.id}-${i + 1}`, through: board.id, at: { x: p.x, y: behind + board.thickness, z: p.z }, toward: { x: 0, y: -1, z: 0 } })) // prettier-ignore
+  // none where a pipe or a cable is known to run
+  const pipes = keepOuts(wall, shop).filter((k) => k.of === 'screws')
+  const sound = places.filter((p) => pipes.every(({ box }) => !inBox(p, box)))
+  return kind === null ? [] : sound.map((p, i) => ({ ...kind, id: `${board.id}-${i + 1}`, through: board.id, at: { x: p.x, y: behind + board.thickness, z: p.z }, toward: { x: 0, y: -1, z: 0 } })) // prettier-ignore
 }

@@ -29,6 +29,7 @@ export function sidesBetween({ width, height, corners }: Wall, low: number, high
 export function freeBetween(wall: Wall, low: number, high: number, keep: (thing: Thing) => number): Stretch[] {
   const { from, to } = sidesBetween(wall, low, high)
   const blocked = wall.things
+    .filter((t) => t.kind !== 'pipe')
     .map((t) => ({ t, room: keep(t) }))
     .filter(({ t, room }) => t.z - room < high && t.z + t.height + room > low)
     .map(({ t, room }) => ({ from: t.x - room, to: t.x + t.width + room }))
