@@ -5,8 +5,8 @@ import type { WallPiece } from '#core/wall/extent'
 import type { Wall } from '#core/wall/wall'
 import type { FromArrange, ToArrange } from '~/workers/arrange-messages'
 
-/** Seconds that are searched. */
-const SECONDS = 3
+/** Seconds that are searched at most: of few holders the best is found before. */
+const SECONDS = 10
 
 /** Looks for an arrangement in a worker; the best so far is shown, and taken or left. */
 export function useArranging() {

@@ -134,7 +134,7 @@ const print = () => window.print()
           <span class="spring" />
           <template v-if="working || proposal">
             <span role="status" class="quiet">
-              {{ working ? 'looking for a better one …' : 'The proposal'
+              {{ working ? 'looking for a better one …' : proposal?.proven ? 'The best there is' : 'The proposal'
               }}<template v-if="proposal"
                 >: moves {{ proposal.moved }} of {{ wall.hung.length
                 }}<template v-if="proposal.left.length"

@@ -5,8 +5,11 @@ import type { Wall } from './wall'
 /** Weight of a place by how often a holder is used, from rarely to daily. */
 const OFTEN = [0.2, 0.5, 1.5, 5] as const
 
-/** A holder that has no place costs more than any walk, mm. */
-export const NOWHERE = 1e6
+/** More than any walk, mm. */
+const NOWHERE = 1e6
+
+/** What it costs that a holder has no place: more than any walk, and the more the oftener it is used; mm. */
+export const lostCost = ({ use }: Pick<WallPiece, 'use'>): number => NOWHERE * (1 + use)
 
 /** Where the work is done: the middle of the bench, else of the wall. */
 export const workAt = (wall: Wall): { x: number; bench: boolean } => {

@@ -1,7 +1,8 @@
 import { xoroshiro128plus } from 'pure-rand/generator/xoroshiro128plus'
 import type { Shop } from '../shop/shop'
-import { at, meets, type WallBox, type WallPiece } from './extent'
-import { costAt, NOWHERE, workAt } from './arrange-cost'
+import { at, type WallPiece } from './extent'
+import { bestPlaces, collide, type Places, type Stand } from './arrange-best'
+import { costAt, lostCost, workAt } from './arrange-cost'
 import { carrierOf } from './backing/carried'
 import { standsOff } from './backing/stands-off'
 import { keepOuts, mayHang, placedOn, roomOf, postsHit } from './may-hang'
@@ -20,6 +21,8 @@ export interface Arrangement {
   cost: number
   /** holders that hung already and are moved */
   moved: number
+  /** there is none that costs less, on the grid that is tried */
+  proven: boolean
 }
 
 /** Places are tried on a grid of this step, mm. */
@@ -28,14 +31,8 @@ const GRID = 50
 /** Moving one that hangs already wants to be worth it, mm. */
 const MOVE = 150
 
-interface Spot {
-  x: number
-  z: number
-  cost: number
-}
-
-/** Places that a piece may have on a wall with nothing else on it, the cheapest first. */
-function spotsFor(wall: Wall, shop: Shop, piece: WallPiece, now: Hung | undefined): Spot[] {
+/** Places that a piece may have on a wall with nothing else on it, the cheapest first. @param now where it hangs */
+export function standsFor(wall: Wall, shop: Shop, piece: WallPiece, now?: Hung): Stand[] {
   const outs = keepOuts(wall, shop)
   const carries = carrierOf(wall, shop)
   const columns = new Set<number>()
@@ -43,30 +40,42 @@ function spotsFor(wall: Wall, shop: Shop, piece: WallPiece, now: Hung | undefine
   // on posts: where screws meet them, besides the grid
   const by = hangsBy(wall)
   if (by === 'posts') for (const post of postsOf(wall)) for (const s of piece.screws) columns.add(post - s)
-  const spots: Spot[] = []
+  const stands: Stand[] = []
   const add = (x: number, z: number, less = 0): void => {
     if (!mayHang(wall, outs, piece, x, z, []) || !carries(piece, x, z)) return
     if (wall.line !== undefined && piece.out + standsOff(wall, shop, z) > wall.line + 1e-6) return
     const one = by === 'posts' && piece.screws.length > 0 && postsHit(wall, piece, x).length < 2 ? 500 : 0
-    spots.push({ x, z, cost: costAt(wall, shop, piece, x, z) + one - less })
+    stands.push({ x, z, cost: costAt(wall, shop, piece, x, z) + one - less, all: at(piece.all, x, z), room: at(roomOf(piece), x, z) }) // prettier-ignore
   }
   const rows = rowsOn(wall, shop)
   if (by === 'strips') {
     for (const x of columns) for (const z of heightsFor(rows, piece, shop)) add(x, z)
     if (now && rowAt(rows, piece, now.z, shop) !== null) add(now.x, now.z, MOVE)
-    return inOrder(spots)
+    return inOrder(stands)
   }
   for (const x of columns) for (let z = -piece.all.z0; z + piece.all.z1 <= wall.height + 1e-6; z += GRID) add(x, z)
   if (now) add(now.x, now.z, MOVE)
-  return inOrder(spots)
+  return inOrder(stands)
 }
 
-const inOrder = (spots: Spot[]): Spot[] => spots.sort((a, b) => a.cost - b.cost || a.x - b.x || a.z - b.z)
+const inOrder = (stands: Stand[]): Stand[] => stands.sort((a, b) => a.cost - b.cost || a.x - b.x || a.z - b.z)
+
+/** So many are taken down and hung anew together, at least and at most; and so many combinations of them are tried. */
+const [FEWEST, MOST] = [2, 6]
+const TRIED = 1000
+
+/** No more than so many are hung all together, each time with so many times as many combinations tried. */
+const TOGETHER = 14
+const ALL_TRIED = 4000
+const MORE = 4
+/** Rounds between two such tries, at first. */
+const APART = 24
 
 /**
  * Looks for places for all holders: none covers anything or meets another, what is used often hangs near where the work is
- * done and between elbow and shoulder, heavy things low. Those that are fixed stay. The same seed and rounds give the same
- * arrangement.
+ * done and between elbow and shoulder, heavy things low. Those that are fixed stay. Some are taken down again and again, and
+ * hung in the cheapest way that there is for them together; where they are few, all of them. The same seed and rounds give
+ * the same arrangement.
  * @param over ends the search before its rounds are through
  * @returns yields the best so far whenever it has got better; the last is the arrangement
  */
@@ -77,81 +86,103 @@ export function* arranging(
   { seed, rounds, over }: { seed: number; rounds: number; over: () => boolean },
 ): Generator<Arrangement, Arrangement> {
   const source = xoroshiro128plus(seed | 0)
-  const random = (n: number): number => ((source.next() >>> 0) / 4294967296) * n
+  const below = (n: number): number => Math.floor(((source.next() >>> 0) / 4294967296) * n)
   const fixed = placedOn(wall, pieces).filter(({ hung }) => hung.fixed)
-  const free = pieces.filter((p) => !fixed.some(({ piece }) => piece.holder === p.holder))
+  const stay = fixed.map(({ hung, piece }) => ({ all: at(piece.all, hung.x, hung.z), room: at(roomOf(piece), hung.x, hung.z) })) // prettier-ignore
   const nowOf = (p: WallPiece): Hung | undefined => wall.hung.find((h) => h.holder === p.holder)
-  const spots = new Map(free.map((p) => [p, spotsFor(wall, shop, p, nowOf(p))]))
-  const stay: WallBox[] = fixed.map(({ hung, piece }) => at(piece.all, hung.x, hung.z))
+  const free = pieces
+    .filter((p) => !fixed.some(({ piece }) => piece.holder === p.holder))
+    .map((piece): Places => ({ piece, stands: standsFor(wall, shop, piece, nowOf(piece)) }))
+  const now = (chosen: Chosen, proven = false): Arrangement => told(wall, pieces, free, chosen, costOf(free, chosen), proven) // prettier-ignore
 
-  /** The cheapest place that meets nothing; null for none. */
-  const placeFor = (piece: WallPiece, chosen: ReadonlyMap<WallPiece, Spot>): Spot | null => {
-    const others = [...chosen].map(([p, s]) => ({ all: at(p.all, s.x, s.z), room: at(roomOf(p), s.x, s.z) }))
-    return (
-      spots.get(piece)!.find((s) => {
-        const own = at(piece.all, s.x, s.z)
-        const room = at(roomOf(piece), s.x, s.z)
-        return !stay.some((b) => meets(room, b)) && !others.some((o) => meets(room, o.all) || meets(o.room, own))
-      }) ?? null
-    )
-  }
-  const costOf = (chosen: ReadonlyMap<WallPiece, Spot>): number =>
-    [...chosen.values()].reduce((sum, s) => sum + s.cost, 0) + NOWHERE * (free.length - chosen.size)
-  const fill = (chosen: Map<WallPiece, Spot>, order: readonly WallPiece[]): Map<WallPiece, Spot> => {
-    for (const piece of order) {
-      const spot = placeFor(piece, chosen)
-      if (spot) chosen.set(piece, spot)
-    }
-    return chosen
-  }
-  const area = (p: WallPiece): number => (p.all.x1 - p.all.x0) * (p.all.z1 - p.all.z0)
-  const often = [...free].sort((a, b) => b.use - a.use || area(b) - area(a))
-  const large = [...free].sort((a, b) => area(b) - area(a))
-  let best = fill(new Map(), often)
-  const other = fill(new Map(), large)
-  if (costOf(other) < costOf(best)) best = other
-  yield told(wall, pieces, free, spots, best, costOf(best))
+  const often = [...free].sort((a, b) => b.piece.use - a.piece.use || area(b.piece) - area(a.piece))
+  const large = [...free].sort((a, b) => area(b.piece) - area(a.piece))
+  const [one, other] = [filled(often, stay), filled(large, stay)]
+  let best: Chosen = costOf(free, other) < costOf(free, one) ? other : one
+  yield now(best)
+  let [wait, tried] = [0, ALL_TRIED]
   for (let round = 0; round < rounds && !over() && free.length > 0; round++) {
-    // some are taken down and hung again, in another order
-    const count = 1 + Math.floor(random(Math.min(4, free.length)))
-    const down = new Set(Array.from({ length: count }, () => free[Math.floor(random(free.length))]!))
-    for (const p of free) if (!best.has(p)) down.add(p)
-    const rest = new Map([...best].filter(([p]) => !down.has(p)))
-    const order = [...down].map((p) => ({ p, at: random(1) })).sort((a, b) => a.at - b.at).map(({ p }) => p) // prettier-ignore
-    const tried = fill(rest, order)
-    if (costOf(tried) >= costOf(best) - 1e-9) continue
-    best = tried
-    yield told(wall, pieces, free, spots, best, costOf(best))
+    const all = free.length <= TOGETHER && wait-- <= 0
+    const down = all ? free : someOf(free, best, below)
+    const rest = [...best].filter(([p]) => !down.includes(p)).map(([, stand]) => stand)
+    const cost = down.reduce((sum, p) => sum + (best.get(p)?.cost ?? lostCost(p.piece)), 0)
+    const found = bestPlaces(down, [...stay, ...rest], { given: cost, nodes: all ? tried : TRIED, over })
+    if (all) [wait, tried] = [(APART * tried) / ALL_TRIED, tried * MORE]
+    if (found.stands) {
+      const next = new Map(best)
+      down.forEach((p, i) => {
+        const stand = found.stands![i]!
+        if (stand) next.set(p, stand)
+        else next.delete(p)
+      })
+      best = next
+    }
+    if (all && found.ended) return now(best, true)
+    if (found.stands) yield now(best)
   }
-  return told(wall, pieces, free, spots, best, costOf(best))
+  return now(best, free.length === 0)
 }
+
+/** Where each piece that has a place hangs. */
+type Chosen = ReadonlyMap<Places, Stand>
+
+const area = (p: WallPiece): number => (p.all.x1 - p.all.x0) * (p.all.z1 - p.all.z0)
+
+const costOf = (free: readonly Places[], chosen: Chosen): number =>
+  free.reduce((sum, p) => sum + (chosen.get(p)?.cost ?? lostCost(p.piece)), 0)
+
+/** Each in its turn in the cheapest place that is free. */
+function filled(order: readonly Places[], stay: readonly Pick<Stand, 'all' | 'room'>[]): Chosen {
+  const chosen = new Map<Places, Stand>()
+  for (const p of order) {
+    const stand = p.stands.find((s) => !stay.some((b) => collide(b, s)) && ![...chosen.values()].some((b) => collide(b, s))) // prettier-ignore
+    if (stand) chosen.set(p, stand)
+  }
+  return chosen
+}
+
+/** Some that are taken down together: neighbours, or any; what has no place is always among them. */
+function someOf(free: readonly Places[], chosen: Chosen, below: (n: number) => number): Places[] {
+  const count = Math.min(free.length, FEWEST + below(MOST - FEWEST + 1))
+  const first = free[below(free.length)]!
+  const lost = free.filter((p) => !chosen.has(p))
+  const middle = chosen.get(first)
+  const near = middle && below(2) === 0 ? [...free].sort((a, b) => apart(chosen.get(a), middle) - apart(chosen.get(b), middle)) : [] // prettier-ignore
+  const down = new Set([first, ...near.slice(0, count)])
+  while (down.size < count) down.add(free[below(free.length)]!)
+  return [...down, ...lost.filter((p) => !down.has(p)).slice(0, MOST)]
+}
+
+/** How far two stand apart; what has no place is far away. */
+const apart = (a: Stand | undefined, b: Stand): number => (a ? Math.hypot(a.x - b.x, a.z - b.z) : Infinity)
 
 function told(
   wall: Wall,
   pieces: readonly WallPiece[],
-  free: readonly WallPiece[],
-  spots: ReadonlyMap<WallPiece, readonly Spot[]>,
-  chosen: ReadonlyMap<WallPiece, Spot>,
+  free: readonly Places[],
+  chosen: Chosen,
   cost: number,
+  proven: boolean,
 ): Arrangement {
   const work = workAt(wall)
   const words = ['used rarely', 'used monthly', 'used weekly', 'used daily']
   const reasons: Record<string, string> = {}
-  for (const [piece, spot] of chosen) {
+  for (const [{ piece }, spot] of chosen) {
     const away = Math.abs(spot.x + (piece.boards.x0 + piece.boards.x1) / 2 - work.x)
     const near =
       away < 700 ? (work.bench ? 'by the bench' : 'in the middle') : away < 1500 ? 'within a step' : 'to the side'
     reasons[piece.holder] = `${near}: ${words[Math.min(piece.use, 3)]}`
   }
   const kept = wall.hung.filter(
-    (h) => !free.some((p) => p.holder === h.holder) && pieces.some((p) => p.holder === h.holder),
+    (h) => !free.some(({ piece }) => piece.holder === h.holder) && pieces.some((p) => p.holder === h.holder),
   )
-  const hung = [...kept, ...[...chosen].map(([p, s]): Hung => ({ holder: p.holder, x: s.x, z: s.z, fixed: false }))]
+  const hung = [
+    ...kept,
+    ...[...chosen].map(([{ piece }, s]): Hung => ({ holder: piece.holder, x: s.x, z: s.z, fixed: false })),
+  ]
   const moved = wall.hung.filter((h) => hung.some((n) => n.holder === h.holder && (Math.abs(n.x - h.x) > 1 || Math.abs(n.z - h.z) > 1))).length // prettier-ignore
-  const left = free
-    .filter((p) => !chosen.has(p))
-    .map((p) => ({ holder: p.holder, says: whyNot(wall, p, spots.get(p)!.length > 0) }))
-  return { hung, left, reasons, cost, moved }
+  const left = free.filter((p) => !chosen.has(p)).map(({ piece, stands }) => ({ holder: piece.holder, says: whyNot(wall, piece, stands.length > 0) })) // prettier-ignore
+  return { hung, left, reasons, cost, moved, proven }
 }
 
 /** Why a piece has no place, as far as it can be told. */
