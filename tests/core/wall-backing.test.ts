@@ -63,7 +63,9 @@ describe('any wall', () => {
   it('has its sheets and strips on the wall, none in what stands on it, screws on studs and clear of edges', () =>
     fc.assert(
       fc.property(anyWall, (wall) => {
-        const { model, verdicts } = wallDesign(wall, shop)
+        const { model, verdicts, working } = wallDesign(wall, shop)
+        const value = (id: string): number => working.find((f) => f.id === id)!.value
+        for (const f of working) if (f.formula) expect(workedOut(f.formula, value), f.id).toBeCloseTo(f.value, 6)
         if (!model) {
           expect(verdicts.some((v) => v.level === 'stop')).toBe(true)
           return

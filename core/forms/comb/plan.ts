@@ -139,9 +139,17 @@ function seat(l: Lying, end: { x: number; y: number; z: number }, across: Across
     rests: 'slot',
     sharp: false,
     mass: l.tool.mass,
-    reach: `{thickness:back} + ${across.back ? '{behind} + ' : ''}{${edgeOf(l, across).id}} + {${l.ids.front}} + ${at.y - end.y}`,
+    reach: `{thickness:back} + ${across.back ? '{behind} + ' : ''}{${edgeOf(l, across).id}} + {${l.ids.front}}${restText(l, slope)}`,
     figures: l.ids,
   }
+}
+
+/** How far out of its slot’s end a bar lies, as a part of a formula: up along the slot, and down on its lower side. */
+function restText(l: Lying, slope: number): string {
+  const out = l.rest > 0 ? `{${l.ids.neckAlong}} / 2` : ''
+  if (slope === 0) return out && ` ${l.rear ? '−' : '+'} ${out}`
+  const low = `sin({slope}) × ({${l.ids.slot}} − {${l.ids.neckAcross}}) / 2`
+  return ` ${l.rear ? '−' : '+'} (${out ? `cos({slope}) × ${out} + ` : ''}${low})`
 }
 
 /** Slots of one edge that run into each other or out of an end of the post are refused, not drawn. */

@@ -9,7 +9,7 @@ import { bearersOf, frameOn } from '../holding'
 import { FRAME_EDGE } from '../strips'
 import type { Framed, Wall } from '../wall'
 import { NOTHING, screwed, sheetStock, stripStock, thicknessOf, type Made } from './made'
-import { frameRule, trimRule } from './rules'
+import { trimRule } from './rules'
 import { stripBoards } from './strips-up'
 
 /** From screw to screw along a strip from behind, and from brad to brad along a moulding; from their ends. mm */
@@ -32,7 +32,7 @@ export function framed(wall: Wall, shop: Shop, trail: Trail): Made {
   const frame = frameOn(wall)
   if (!sheet || !trim || !fitsSheet(frame, sheet)) return NOTHING
   const t = thicknessOf(trail, sheet, 'sheet')
-  const panel = panelBoard(trail, frame, sheet)
+  const panel = panelBoard(trail, wall.id, frame, sheet)
   const edges = mouldings(trail, frame, trim, t)
   const strips = stripBoards(wall, shop, trail, t)
   const boards = [panel, ...edges, ...(strips?.boards ?? [])]
@@ -56,9 +56,10 @@ export function framed(wall: Wall, shop: Shop, trail: Trail): Made {
   return { boards, joints, fasteners: [...fasteners, ...toTheWall(wall, shop, panel, frame, strips?.pieces.map((p) => p.high) ?? [])] } // prettier-ignore
 }
 
-function panelBoard(trail: Trail, { x, z, width, height }: Framed, stock: Stock): Board {
-  const length = trail.derive('panel:wide', 'Panel, along the wall', width, frameRule, String(width))
-  const high = trail.derive('panel:high', 'Panel, height', height, frameRule, String(height))
+function panelBoard(trail: Trail, wall: string, { x, z, width, height }: Framed, stock: Stock): Board {
+  const drawn = (id: string, label: string, value: number): number => trail.given(id, label, value, { kind: 'wall', id: wall, key: 'frame' }) // prettier-ignore
+  const length = drawn('panel:wide', 'Panel, along the wall', width)
+  const high = drawn('panel:high', 'Panel, height', height)
   return plainBoard(stock, {
     id: 'panel',
     name: 'Panel',

@@ -15,12 +15,7 @@ export const sheetHeightRule = rule(
   'sheet-height',
   'A sheet stands from the floor up as far as it is long, or to the ceiling.',
 )
-export const frameRule = rule('frame', 'A framed panel is as large as it was drawn, out of one sheet.')
 export const trimRule = rule('trim', 'Mouldings above and below reach over those at the sides.')
-export const panelStripRule = rule(
-  'panel-strip',
-  'A panel’s strips keep clear of its edges, so that holders end on it.',
-)
 export const ledgerRule = rule(
   'ledger',
   'Ledgers reach from one thing on the wall to the next, half an upright past the outer ones.',

@@ -6,7 +6,7 @@ import type { Trail } from '../../working/trail'
 import type { Wall } from '../wall'
 import { lengthText, NOTHING, plus, screwed, sheetStock, thicknessOf, type Made } from './made'
 import { cutOutRule, sheetHeightRule, sheetRule } from './rules'
-import { sheetPieces, type SheetPiece } from './sheet-pieces'
+import { sheetPieces, type CutOut, type SheetPiece } from './sheet-pieces'
 
 /** Sheets over the whole wall, their seams on studs. */
 export function sheets(wall: Wall, shop: Shop, trail: Trail): Made {
@@ -39,11 +39,7 @@ function sheetBoard(trail: Trail, wall: Wall, p: SheetPiece, stock: Stock): Boar
     const at = { x: (c.x0 + c.x1) / 2, y: (c.y0 + c.y1) / 2 }
     const key = `${id}:cut-${n + 1}`
     const what = c.thing.name || `the ${c.thing.kind}`
-    trail.derive(`${key}:x`, `Cut-out for ${what}, middle from the sheet’s left edge`, at.x, cutOutRule, String(at.x))
-    trail.derive(`${key}:y`, `Cut-out for ${what}, middle from its lower edge`, at.y, cutOutRule, String(at.y))
-    trail.derive(`${key}:w`, `Cut-out for ${what}, width`, c.x1 - c.x0, cutOutRule, String(c.x1 - c.x0), {
-      print: 'up',
-    })
+    cutOutFigures(trail, wall, p, c, key, what)
     return {
       id: `cut-${n + 1}`,
       kind: 'slot',
@@ -72,4 +68,23 @@ function sheetBoard(trail: Trail, wall: Wall, p: SheetPiece, stock: Stock): Boar
     placement: { lies: 'upright', at: { x: p.x, y: 0, z: p.z } },
     figures: { length: `${id}:wide`, width: `${id}:high`, thickness: 'thickness:sheet' },
   })
+}
+
+/** A cut-out's figures, back to what was measured on the wall; one that a sheet's edge cuts off is told as it is. */
+function cutOutFigures(trail: Trail, wall: Wall, p: SheetPiece, c: CutOut, key: string, what: string): void {
+  const { thing } = c
+  const measured = (of: 'x' | 'z' | 'width' | 'height', label: string): string => {
+    const id = `thing:${thing.id}:${of}`
+    if (!trail.has(id)) trail.given(id, `${what}: ${label}`, thing[of], { kind: 'wall', id: wall.id, key: 'things' })
+    return `{${id}}`
+  }
+  const [x, width] = [measured('x', 'from the left'), measured('width', 'width')]
+  const [z, height] = [measured('z', 'over the floor'), measured('height', 'height')]
+  const play = (c.x1 - c.x0 - thing.width) / 2
+  const whole = (low: number, high: number, at: number, size: number): boolean => Math.abs((low + high) / 2 - at - size / 2) < 1e-6 // prettier-ignore
+  const [wide, high] = [whole(c.x0, c.x1, thing.x - p.x, thing.width), whole(c.y0, c.y1, thing.z - p.z, thing.height)]
+  const [atX, atY] = [(c.x0 + c.x1) / 2, (c.y0 + c.y1) / 2]
+  trail.derive(`${key}:x`, `Cut-out for ${what}, middle from the sheet’s left edge`, atX, cutOutRule, wide ? `${x} + ${width} / 2 − ${p.x}` : String(atX)) // prettier-ignore
+  trail.derive(`${key}:y`, `Cut-out for ${what}, middle from its lower edge`, atY, cutOutRule, high ? `${z} + ${height} / 2 − ${p.z}` : String(atY)) // prettier-ignore
+  trail.derive(`${key}:w`, `Cut-out for ${what}, width`, c.x1 - c.x0, cutOutRule, wide ? `${width} + 2 × ${play}` : String(c.x1 - c.x0), { print: 'up' }) // prettier-ignore
 }

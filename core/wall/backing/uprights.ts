@@ -7,7 +7,7 @@ import type { Shop, Stock } from '../../shop/shop'
 import type { Trail } from '../../working/trail'
 import { bearersOf, rackOn, uprightsOf } from '../holding'
 import type { Rack, Thing, Wall } from '../wall'
-import { NOTHING, screwed, stripStock, thicknessOf, type Made } from './made'
+import { lengthText, NOTHING, screwed, stripStock, thicknessOf, type Made } from './made'
 import { ledgerHighRule, ledgerRule, leanLongRule, leanOutRule, uprightMarkRule, uprightRule } from './rules'
 import { freeBetween } from './stretches'
 import { joined, screwsOf } from './strip-pieces'
@@ -49,6 +49,11 @@ export function uprights(wall: Wall, shop: Shop, trail: Trail): Made {
   const t = thicknessOf(trail, stock, 'upright')
   trail.given('ledgerWidth', 'Width of a ledger', shop.settings.ledgerWidth, { kind: 'shop', key: 'ledgerWidth' })
   trail.given('uprightDepth', 'Depth of an upright', shop.settings.uprightDepth, { kind: 'shop', key: 'uprightDepth' })
+  const drawn = (id: string, label: string, value: number): number => trail.given(`rack:${id}`, label, value, { kind: 'wall', id: wall.id, key: 'rack' }) // prettier-ignore
+  drawn('low', 'Uprights from, over the floor', rack.low)
+  drawn('high', 'Uprights up to', rack.high)
+  drawn('from', 'Middle of the first upright', rack.from)
+  drawn('pitch', 'Pitch of the uprights', rack.pitch)
   const ledgers = ledgersOf(wall, shop, trail, stock, middles)
   const posts = postsUp(wall, shop, trail, stock, middles)
   const joints: Joint[] = []
@@ -78,7 +83,7 @@ function ledgersOf(wall: Wall, shop: Shop, trail: Trail, stock: Stock, middles: 
   const bearers = bearersOf(wall).filter((s) => middles.every((m) => Math.abs(m - s) >= over + DRIVER))
   const keep = ({ kind }: Thing): number => kind === 'outlet' || kind === 'switch' ? shop.settings.outletKeep : kind === 'bench' ? 0 : ROOM // prettier-ignore
   return ledgerHeights(rackOn(wall), wide).flatMap((low, row) => {
-    trail.derive(`ledger-${row + 1}:low`, `Ledger ${row + 1}, lower edge over the floor`, low, ledgerHighRule, String(low)) // prettier-ignore
+    trail.derive(`ledger-${row + 1}:low`, `Ledger ${row + 1}, lower edge over the floor`, low, ledgerHighRule, `{rack:low} + ${low - rackOn(wall).low}`) // prettier-ignore
     return freeBetween(wall, low, low + wide, keep)
       .map((s) => ({ from: Math.max(s.from, from), to: Math.min(s.to, to) }))
       .filter((s) => s.to - s.from > wide)
@@ -86,7 +91,13 @@ function ledgersOf(wall: Wall, shop: Shop, trail: Trail, stock: Stock, middles: 
       .map((s, i): Ledger => {
         const id = `ledger-${row + 1}-${i + 1}`
         const name = `Ledger ${row + 1}.${i + 1}`
-        const long = trail.derive(`${id}:long`, `${name}, length`, s.to - s.from, ledgerRule, `${s.to} − ${s.from}`)
+        const long = trail.derive(
+          `${id}:long`,
+          `${name}, length`,
+          s.to - s.from,
+          ledgerRule,
+          lengthText(wall, s.from, s.to),
+        )
         const board = plainBoard(stock, { id, name, role: 'rail', length: long, width: wide, placement: { lies: 'upright', at: { x: s.from, y: 0, z: low } }, figures: { length: `${id}:long`, width: 'ledgerWidth', thickness: 'thickness:upright' } }) // prettier-ignore
         return { board, low }
       })
@@ -94,9 +105,15 @@ function ledgersOf(wall: Wall, shop: Shop, trail: Trail, stock: Stock, middles: 
 }
 
 function postsUp(wall: Wall, shop: Shop, trail: Trail, stock: Stock, middles: readonly number[]): Board[] {
-  const { low, high, lean } = rackOn(wall)
+  const { low, high, lean, from, pitch } = rackOn(wall)
   const t = stock.thickness
-  let length = trail.derive('upright:high', 'Uprights, from end to end', high - low, uprightRule, `${high} − ${low}`)
+  let length = trail.derive(
+    'upright:high',
+    'Uprights, from end to end',
+    high - low,
+    uprightRule,
+    '{rack:high} − {rack:low}',
+  )
   const leans = wall.holds === 'rack' && lean > 0
   if (leans) {
     const angle = (lean * Math.PI) / 180
@@ -105,7 +122,7 @@ function postsUp(wall: Wall, shop: Shop, trail: Trail, stock: Stock, middles: re
     trail.derive('lean:out', 'Feet out from the wall', length * Math.sin(angle), leanOutRule, '{upright:long} × sin({lean})') // prettier-ignore
   }
   return middles.map((middle, i) => {
-    trail.derive(`upright-${i + 1}:mark`, `Mark of upright ${i + 1} from the wall’s left corner`, middle - t / 2, uprightMarkRule, `${middle} − {thickness:upright} / 2`) // prettier-ignore
+    trail.derive(`upright-${i + 1}:mark`, `Mark of upright ${i + 1} from the wall’s left corner`, middle - t / 2, uprightMarkRule, `{rack:from} + ${Math.round((middle - from) / pitch)} × {rack:pitch} − {thickness:upright} / 2`) // prettier-ignore
     return plainBoard(stock, {
       id: `upright-${i + 1}`,
       name: `Upright ${i + 1}`,
