@@ -36,6 +36,13 @@ export const HANGING_SETTINGS = {
   ),
   ledgerWidth: length('Wall strips', 'Ledgers, width', 70, [20, 300], 'The boards along the wall that carry uprights.'),
   uprightDepth: length('Wall strips', 'Uprights, depth', 70, [20, 400], 'How far a board on edge stands out from its ledgers.'), // prettier-ignore
+  growRoom: length(
+    'Spacing',
+    'Room to grow between holders',
+    30,
+    [0, 500],
+    'Kept between two holders when a wall is arranged, where it has that much.',
+  ),
   cupDepth: length('Spacing', 'Depth of a cup', 12, [4, 60], 'That a handle’s end stands in.'),
   fingers: length('Spacing', 'Fingers between tools', 20, [0, 100], 'Less room than this between neighbours is told.'),
   liftFree: length('You', 'Lifted out by at most', 300, [50, 2000], 'What must be lifted further than this wants a free place above.'), // prettier-ignore

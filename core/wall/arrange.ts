@@ -1,7 +1,7 @@
 import { xoroshiro128plus } from 'pure-rand/generator/xoroshiro128plus'
 import type { Shop } from '../shop/shop'
 import { at, type WallPiece } from './extent'
-import { bestPlaces, collide, type Places, type Stand } from './arrange-best'
+import { bestPlaces, collide, mates, tieOf, type Places, type Stand, type Stays } from './arrange-best'
 import { costAt, lostCost, workAt } from './arrange-cost'
 import { carrierOf } from './backing/carried'
 import { standsOff } from './backing/stands-off'
@@ -31,8 +31,17 @@ const GRID = 50
 /** Moving one that hangs already wants to be worth it, mm. */
 const MOVE = 150
 
-/** Places that a piece may have on a wall with nothing else on it, the cheapest first. @param now where it hangs */
-export function standsFor(wall: Wall, shop: Shop, piece: WallPiece, now?: Hung): Stand[] {
+/**
+ * Places that a piece may have on a wall with nothing else on it, the cheapest first.
+ * @param now where it hangs, @param grow room kept between it and the next one, mm
+ */
+export function standsFor(
+  wall: Wall,
+  shop: Shop,
+  piece: WallPiece,
+  now?: Hung,
+  grow = shop.settings.growRoom,
+): Stand[] {
   const outs = keepOuts(wall, shop)
   const carries = carrierOf(wall, shop)
   const columns = new Set<number>()
@@ -40,12 +49,14 @@ export function standsFor(wall: Wall, shop: Shop, piece: WallPiece, now?: Hung):
   // on posts: where screws meet them, besides the grid
   const by = hangsBy(wall)
   if (by === 'posts') for (const post of postsOf(wall)) for (const s of piece.screws) columns.add(post - s)
+  const hand = roomOf(piece)
+  const room = { ...hand, x0: hand.x0 - grow, x1: hand.x1 + grow }
   const stands: Stand[] = []
   const add = (x: number, z: number, less = 0): void => {
     if (!mayHang(wall, outs, piece, x, z, []) || !carries(piece, x, z)) return
     if (wall.line !== undefined && piece.out + standsOff(wall, shop, z) > wall.line + 1e-6) return
     const one = by === 'posts' && piece.screws.length > 0 && postsHit(wall, piece, x).length < 2 ? 500 : 0
-    stands.push({ x, z, cost: costAt(wall, shop, piece, x, z) + one - less, all: at(piece.all, x, z), room: at(roomOf(piece), x, z) }) // prettier-ignore
+    stands.push({ x, z, cost: costAt(wall, shop, piece, x, z) + one - less, all: at(piece.all, x, z), room: at(room, x, z) }) // prettier-ignore
   }
   const rows = rowsOn(wall, shop)
   if (by === 'strips') {
@@ -88,25 +99,29 @@ export function* arranging(
   const source = xoroshiro128plus(seed | 0)
   const below = (n: number): number => Math.floor(((source.next() >>> 0) / 4294967296) * n)
   const fixed = placedOn(wall, pieces).filter(({ hung }) => hung.fixed)
-  const stay = fixed.map(({ hung, piece }) => ({ all: at(piece.all, hung.x, hung.z), room: at(roomOf(piece), hung.x, hung.z) })) // prettier-ignore
+  const stay = fixed.map(({ hung, piece }): Stays => ({ group: piece.group, all: at(piece.all, hung.x, hung.z), room: at(roomOf(piece), hung.x, hung.z) })) // prettier-ignore
   const nowOf = (p: WallPiece): Hung | undefined => wall.hung.find((h) => h.holder === p.holder)
-  const free = pieces
-    .filter((p) => !fixed.some(({ piece }) => piece.holder === p.holder))
-    .map((piece): Places => ({ piece, stands: standsFor(wall, shop, piece, nowOf(piece)) }))
-  const now = (chosen: Chosen, proven = false): Arrangement => told(wall, pieces, free, chosen, costOf(free, chosen), proven) // prettier-ignore
+  const loose = pieces.filter((p) => !fixed.some(({ piece }) => piece.holder === p.holder))
+  const placed = (grow: number): Places[] => loose.map((piece) => ({ piece, stands: standsFor(wall, shop, piece, nowOf(piece), grow), tie: tieFor(piece, pieces) })) // prettier-ignore
+  const roomy = placed(shop.settings.growRoom)
+  // room to grow is given up where not all would hang with it
+  const free = filled(byUse(roomy), stay).size < loose.length ? placed(0) : roomy
+  const cost = (chosen: Chosen): number => costOf(free, chosen, stay)
+  const now = (chosen: Chosen, proven = false): Arrangement => told(wall, pieces, free, chosen, cost(chosen), proven) // prettier-ignore
 
-  const often = [...free].sort((a, b) => b.piece.use - a.piece.use || area(b.piece) - area(a.piece))
   const large = [...free].sort((a, b) => area(b.piece) - area(a.piece))
-  const [one, other] = [filled(often, stay), filled(large, stay)]
-  let best: Chosen = costOf(free, other) < costOf(free, one) ? other : one
+  const [one, other] = [filled(byUse(free), stay), filled(large, stay)]
+  let best: Chosen = cost(other) < cost(one) ? other : one
   yield now(best)
   let [wait, tried] = [0, ALL_TRIED]
   for (let round = 0; round < rounds && !over() && free.length > 0; round++) {
     const all = free.length <= TOGETHER && wait-- <= 0
     const down = all ? free : someOf(free, best, below)
-    const rest = [...best].filter(([p]) => !down.includes(p)).map(([, stand]) => stand)
-    const cost = down.reduce((sum, p) => sum + (best.get(p)?.cost ?? lostCost(p.piece)), 0)
-    const found = bestPlaces(down, [...stay, ...rest], { given: cost, nodes: all ? tried : TRIED, over })
+    const rest: Chosen = new Map([...best].filter(([p]) => !down.includes(p)))
+    const others = [...stay, ...[...rest].map(([p, stand]): Stays => ({ ...stand, group: p.piece.group }))]
+    const lost = down.reduce((sum, p) => sum + lostCost(p.piece), 0)
+    const given = cost(best) - cost(rest) + lost
+    const found = bestPlaces(down, others, { given, nodes: all ? tried : TRIED, over })
     if (all) [wait, tried] = [(APART * tried) / ALL_TRIED, tried * MORE]
     if (found.stands) {
       const next = new Map(best)
@@ -128,11 +143,24 @@ type Chosen = ReadonlyMap<Places, Stand>
 
 const area = (p: WallPiece): number => (p.all.x1 - p.all.x0) * (p.all.z1 - p.all.z0)
 
-const costOf = (free: readonly Places[], chosen: Chosen): number =>
-  free.reduce((sum, p) => sum + (chosen.get(p)?.cost ?? lostCost(p.piece)), 0)
+/** What an arrangement costs: each place, each without one, and how far those of one group hang apart. */
+function costOf(free: readonly Places[], chosen: Chosen, stay: readonly Stays[]): number {
+  const hung = [...chosen].map(([p, stand]) => ({ ...stand, group: p.piece.group, tie: p.tie ?? 0 }))
+  const apartBy = hung.reduce((sum, a, i) => sum + [...hung.slice(0, i), ...stay].reduce((all, b) => all + (mates(a, b) ? tieOf(a, b, a.tie) : 0), 0), 0) // prettier-ignore
+  return apartBy + free.reduce((sum, p) => sum + (chosen.get(p)?.cost ?? lostCost(p.piece)), 0)
+}
+
+/** What those of a group cost for each mm between them, one with all others: so much. */
+const TIE = 0.5
+
+/** What it costs for each mm between a piece and another of its group: shared among those. */
+const tieFor = (piece: WallPiece, pieces: readonly WallPiece[]): number =>
+  TIE / Math.max(1, pieces.filter((p) => p !== piece && mates(p, piece)).length)
+
+const byUse = (free: readonly Places[]): Places[] => [...free].sort((a, b) => b.piece.use - a.piece.use || area(b.piece) - area(a.piece)) // prettier-ignore
 
 /** Each in its turn in the cheapest place that is free. */
-function filled(order: readonly Places[], stay: readonly Pick<Stand, 'all' | 'room'>[]): Chosen {
+function filled(order: readonly Places[], stay: readonly Stays[]): Chosen {
   const chosen = new Map<Places, Stand>()
   for (const p of order) {
     const stand = p.stands.find((s) => !stay.some((b) => collide(b, s)) && ![...chosen.values()].some((b) => collide(b, s))) // prettier-ignore
@@ -156,6 +184,9 @@ function someOf(free: readonly Places[], chosen: Chosen, below: (n: number) => n
 /** How far two stand apart; what has no place is far away. */
 const apart = (a: Stand | undefined, b: Stand): number => (a ? Math.hypot(a.x - b.x, a.z - b.z) : Infinity)
 
+/** Those of one group hang together where no more wall is between them, mm. */
+const BESIDE = 250
+
 function told(
   wall: Wall,
   pieces: readonly WallPiece[],
@@ -171,7 +202,8 @@ function told(
     const away = Math.abs(spot.x + (piece.boards.x0 + piece.boards.x1) / 2 - work.x)
     const near =
       away < 700 ? (work.bench ? 'by the bench' : 'in the middle') : away < 1500 ? 'within a step' : 'to the side'
-    reasons[piece.holder] = `${near}: ${words[Math.min(piece.use, 3)]}`
+    const beside = [...chosen].some(([{ piece: p }, s]) => p !== piece && mates(p, piece) && tieOf(s, spot, 1) <= BESIDE) // prettier-ignore
+    reasons[piece.holder] = `${near}: ${words[Math.min(piece.use, 3)]}${beside ? `; with ${piece.group}` : ''}`
   }
   const kept = wall.hung.filter(
     (h) => !free.some(({ piece }) => piece.holder === h.holder) && pieces.some((p) => p.holder === h.holder),

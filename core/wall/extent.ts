@@ -31,6 +31,8 @@ export interface WallPiece {
   slides?: boolean
   /** room above that lifting off or out wants, mm */
   above: number
+  /** the group that most of its tools are of; none where they are of none */
+  group?: string
   /** how often it is used: the most used of its tools, 0 rarely to 3 daily */
   use: number
 }
@@ -62,7 +64,14 @@ export function wallPiece({ model, input }: Design): WallPiece | null {
     slides: strip !== undefined && input.holder.choices.hung === 'clip',
     above: Math.max(HAND, lift),
     use: Math.max(0, ...uses),
+    group: groupOf(model.seats.map((s) => input.tools.get(s.tool)?.group ?? '')),
   }
+}
+
+/** The group that comes most often, the first of those that come equally often; empty where most are of none. */
+function groupOf(groups: readonly string[]): string {
+  const count = (g: string): number => groups.filter((x) => x === g).length
+  return groups.reduce((best, g) => (count(g) > count(best) ? g : best), groups[0] ?? '')
 }
 
 /** A box moved to where its holder hangs. */

@@ -197,6 +197,18 @@ describe('arranging', () => {
     expect(now.find((h) => h.holder === 'fix')).toMatchObject({ x: 0, z: 1200, fixed: true })
   })
 
+  it('keeps room to grow between two, and gives it up where not all would hang', () => {
+    const apart = (w: Wall, width: number): number => {
+      const { hung: now } = arranged(w, [piece('a', width, 300), piece('b', width, 300)])
+      expect(now).toHaveLength(2)
+      const [p, q] = now.sort((a, b) => a.x - b.x)
+      return Math.abs(p!.z - q!.z) < 360 ? q!.x - p!.x - width : Infinity
+    }
+    expect(apart(wall(), 400)).toBeGreaterThanOrEqual(shop.settings.growRoom)
+    expect(apart(wall({ width: 810, height: 500 }), 400)).toBeGreaterThanOrEqual(0)
+    expect(apart(wall({ width: 810, height: 500 }), 400)).toBeLessThan(shop.settings.growRoom)
+  })
+
   it('moves as few as it can where all hangs well already', () => {
     const all = [piece('a', 400, 300), piece('b', 400, 300)]
     const first = arranged(wall(), all)
