@@ -83,4 +83,7 @@ ul {
 h2 + ul {
   margin-top: 4px;
 }
+li .btn {
+  margin-right: 8px;
+}
 </style>
