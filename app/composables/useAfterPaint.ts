@@ -20,7 +20,7 @@ export function useAfterPaint() {
       timer = setTimeout(() => next(i + 1), 0)
     }
     const begin = () => {
-      if (history.holds()) timer = setTimeout(begin, REST)
+      if (history.holding) timer = setTimeout(begin, REST)
       else next(0)
     }
     clearTimeout(timer)

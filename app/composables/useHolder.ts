@@ -1,6 +1,6 @@
-import { computed, type Ref } from 'vue'
+import { computed, shallowRef, watchEffect, type Ref } from 'vue'
 import { withChange, type Change } from '#core/checks/change'
-import { design, type Design } from '#core/choose/design'
+import { design, drawnDesign, type Design } from '#core/choose/design'
 import { formOf } from '#core/forms/all-forms'
 import type { PlanInput } from '#core/forms/form'
 import type { Holder, SeatOrder } from '#core/model/holder'
@@ -18,7 +18,17 @@ export function useHolder(id: Ref<string>) {
   const input = computed<PlanInput | null>(() =>
     holder.value && records.shop ? { shop: records.shop, tools: records.toolsById, holder: holder.value } : null,
   )
-  const worked = computed<Design | null>(() => (input.value ? design(input.value) : null))
+  /** Worked out and looked over; while a figure is dragged it stays as it was, and only what is drawn follows. */
+  const worked = shallowRef<Design | null>(input.value ? design(input.value) : null)
+  watchEffect(() => {
+    if (history.holding) return
+    const now = input.value
+    if (now !== (worked.value?.input ?? null)) worked.value = now ? design(now) : null
+  })
+  const drawn = computed<Design | null>(() => {
+    if (!history.holding || !input.value || !worked.value) return worked.value
+    return input.value === worked.value.input ? worked.value : drawnDesign(input.value, worked.value.verdicts)
+  })
 
   const change = (label: string, more: Partial<Holder>, alone = false) => {
     if (holder.value) history.change(label, 'holders', holder.value.id, { ...holder.value, ...more }, alone)
@@ -57,5 +67,5 @@ export function useHolder(id: Ref<string>) {
   const turn = (seat: string, by: SeatOrder['turn']) => apply('Turn a tool', { kind: 'turn', seat, turn: by }, true)
   const unseat = (seat: string) => apply('Take a tool out', { kind: 'leave out', seats: [seat] }, true)
 
-  return { holder, form, input, worked, change, apply, choose, seatTool, move, turn, unseat }
+  return { holder, form, input, worked, drawn, change, apply, choose, seatTool, move, turn, unseat }
 }

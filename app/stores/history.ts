@@ -1,5 +1,5 @@
 import { defineStore } from 'pinia'
-import { computed, shallowReactive } from 'vue'
+import { computed, ref, shallowReactive } from 'vue'
 import { useOutbox } from './outbox'
 import { keyOf, type Contents, type Kept, type RecordKind } from './record'
 import { useRecords } from './records'
@@ -32,7 +32,7 @@ export const useHistory = defineStore('history', () => {
   const done = shallowReactive<Deed[]>([])
   const undone = shallowReactive<Deed[]>([])
   /** since when a hand holds what it changes; null while none does */
-  let held: number | null = null
+  const held = ref<number | null>(null)
 
   function put(step: Step, data: Kept['data']): void {
     const now = records.get(step.kind, step.id)
@@ -55,7 +55,7 @@ export const useHistory = defineStore('history', () => {
     for (const step of steps) put(step, step.after)
     const last = done.at(-1)
     const keys = (deed: { steps: Step[] }) => deed.steps.map(keyOf).join()
-    const goesOn = last && (Date.now() - last.at < TOGETHER || (held !== null && last.at >= held))
+    const goesOn = last && (Date.now() - last.at < TOGETHER || (held.value !== null && last.at >= held.value))
     if (!alone && goesOn && last.label === label && keys(last) === keys({ steps })) {
       const merged = last.steps.map((s, i) => ({ ...s, after: steps[i]!.after }))
       done.splice(-1, 1, { label, steps: merged, at: Date.now() })
@@ -68,8 +68,8 @@ export const useHistory = defineStore('history', () => {
 
   /** From now on changes of the same name to the same records are one deed, however slow. @returns lets go */
   function hold(): () => void {
-    held = Date.now()
-    return () => (held = null)
+    held.value = Date.now()
+    return () => (held.value = null)
   }
 
   /** Notes a deed that is saved already, so that it can be undone like any other. */
@@ -114,7 +114,7 @@ export const useHistory = defineStore('history', () => {
   }
 
   return {
-    act, hold, holds: () => held !== null, note, change, undo, redo, forget,
+    act, hold, holding: computed(() => held.value !== null), note, change, undo, redo, forget,
     undoable: computed(() => done.at(-1)?.label ?? null),
     redoable: computed(() => undone.at(-1)?.label ?? null),
   } // prettier-ignore

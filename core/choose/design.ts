@@ -33,6 +33,15 @@ export function design(input: PlanInput): Design {
   }
 }
 
+/** A holder drawn anew without being looked over, for while a figure of it is dragged; the verdicts are those given. */
+export function drawnDesign(input: PlanInput, verdicts: Verdict[]): Design {
+  const form = formOf(input.holder.form)
+  if (!form) throw new RangeError(`no form of holder is called ${input.holder.form}`)
+  const { trail, model, refusals } = form.plan(input)
+  const working = trail.all()
+  return { input, model: model && { ...model, working }, working, verdicts, refusals }
+}
+
 /** Finds a figure of a working by its id. */
 export function finder(working: Working): (id: string) => Figure {
   const byId = new Map(working.map((f) => [f.id, f]))

@@ -10,7 +10,7 @@ const route = useRoute()
 const router = useRouter()
 const history = useHistory()
 const id = computed(() => String(route.params.id))
-const { holder, form, input, worked, change, apply, choose, seatTool, move, turn, unseat } = useHolder(id)
+const { holder, form, input, worked, drawn, change, apply, choose, seatTool, move, turn, unseat } = useHolder(id)
 useHead({ title: () => `${holder.value?.name ?? 'Holder'} · Fingerling` })
 
 const lit = ref<string | null>(null)
@@ -88,7 +88,7 @@ const refusal = computed(() => worked.value?.refusals[0]?.says ?? '')
     <section class="centre" aria-label="Drawing">
       <div class="drawing">
         <LazyHolderSolid v-if="look === 'solid' && worked.model" :worked="worked" />
-        <HolderDrawing v-else :worked="worked" :lit="lit" :seat="seat" @figure="pick" @seat="seat = $event">
+        <HolderDrawing v-else :worked="drawn ?? worked" :lit="lit" :seat="seat" @figure="pick" @seat="seat = $event">
           <p class="nothing">{{ refusal }}</p>
         </HolderDrawing>
         <div v-if="worked.model" class="look" role="group" aria-label="Shown as">
@@ -127,9 +127,9 @@ const refusal = computed(() => worked.value?.refusals[0]?.says ?? '')
       />
     </aside>
     <HolderMarkStick
-      v-if="worked.model"
+      v-if="drawn?.model"
       class="stick"
-      :model="worked.model"
+      :model="drawn.model"
       :lit="lit"
       :seat="seat"
       @figure="pick"
