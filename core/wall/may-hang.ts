@@ -13,7 +13,7 @@ export interface KeepOut {
 }
 
 /** What must stay free: things, with room round outlets and switches; where a door lies open; of screws, pipes and cables. */
-export const keepOuts = (wall: Wall, { settings }: Pick<Shop, 'settings'>): KeepOut[] =>
+export const keepOuts = (wall: Pick<Wall, 'things'>, { settings }: Pick<Shop, 'settings'>): KeepOut[] =>
   wall.things.flatMap((thing): KeepOut[] => {
     const { kind, x, z, width, height, swing } = thing
     if (kind === 'pipe') return [{ thing, box: grown(thing, settings.outletKeep), of: 'screws' }]

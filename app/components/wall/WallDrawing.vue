@@ -2,12 +2,9 @@
 import { computed, ref } from 'vue'
 import type { Design } from '#core/choose/design'
 import { holderViews } from '#core/drawing/views'
-import { boardOutline } from '#core/drawing/project'
-import { moved } from '#core/geometry/outline'
 import { svgPath } from '#core/geometry/svg-path'
 import type { HolderModel } from '#core/model/model'
 import { at, type WallPiece } from '#core/wall/extent'
-import { keepOuts } from '#core/wall/may-hang'
 import type { WallVerdict } from '#core/wall/inspect-wall'
 import { heightsFor, rowsOn } from '#core/wall/strips'
 import type { Hung, Wall } from '#core/wall/wall'
@@ -39,27 +36,8 @@ const PAD = 90
 /** About what a letter of a name takes, mm on the wall. */
 const LETTER = 26
 const box = computed(() => `${-PAD * 3.4} ${-props.wall.height - PAD / 2} ${props.wall.width + PAD * 6} ${props.wall.height + PAD * 1.6}`) // prettier-ignore
-const bands = computed(() => {
-  const { userHeight: h, easyFrom, bestFrom, easyTo, reachTo } = records.shop!.settings
-  return [
-    { name: 'best reach', from: bestFrom * h, to: easyTo * h, look: 'best' },
-    { name: 'easy reach', from: easyFrom * h, to: bestFrom * h, look: 'easy' },
-    { name: 'reach ends', from: reachTo * h, to: reachTo * h, look: 'end' },
-  ]
-})
 /** Bevelled strips on the wall. */
 const rows = computed(() => rowsOn(props.wall, records.shop!))
-/** Sheets with what is cut out of them, and lengths of strip. */
-const backingPaths = computed(() =>
-  (props.backing?.boards ?? []).map((b) => {
-    const { x, z } = b.placement.at
-    const cut = b.openings.map((o) => moved(o.outline, x, z))
-    return { id: b.id, look: b.role === 'panel' ? 'sheet' : 'strip', path: [boardOutline(b, 'front'), ...cut].map((o) => svgPath(o)).join('') } // prettier-ignore
-  }),
-)
-/** Where doors lie when they are open. */
-const swings = computed(() => keepOuts(props.wall, records.shop!).filter((k) => k.of === 'swing').map(({ box: b }) => `M${b.x0} ${-b.z0}H${b.x1}V${-b.z1}H${b.x0}Z`).join('')) // prettier-ignore
-const screwMarks = computed(() => (props.backing?.fasteners ?? []).map((f) => `M${f.at.x - 7} ${-f.at.z}h14m-7 -7v14`).join('')) // prettier-ignore
 const pieceById = computed(() => new Map(props.pieces.map((p) => [p.holder, p])))
 const pieceOf = (holder: string) => pieceById.value.get(holder)
 /** The worst that is said of each holder. */
@@ -119,34 +97,14 @@ const ghosts = computed(() =>
     @pointercancel="up"
     @click="clicked"
   >
-    <rect
-      class="wall"
-      x="0"
-      :y="-wall.height"
+    <WallGround
       :width="wall.width"
       :height="wall.height"
-      @click="emit('choose', null)"
+      :studs="wall.studs"
+      :things="wall.things"
+      :backing="backing"
+      @empty="emit('choose', null)"
     />
-    <template v-for="b in bands" :key="b.name">
-      <rect
-        v-if="b.to > b.from"
-        :class="['band', b.look]"
-        x="0"
-        :y="-b.to"
-        :width="wall.width"
-        :height="b.to - b.from"
-      />
-      <line v-else class="band-line" x1="0" :x2="wall.width" :y1="-b.to" :y2="-b.to" />
-      <text class="band-name" x="-14" :y="-(b.from + b.to) / 2 + 18" text-anchor="end">{{ b.name }}</text>
-    </template>
-    <path v-for="b in backingPaths" :key="b.id" :class="b.look" :d="b.path" fill-rule="evenodd" />
-    <line v-for="s in wall.studs" :key="s" class="stud" :x1="s" :x2="s" :y1="-wall.height" y2="0" />
-    <path v-if="swings" class="swing" :d="swings" />
-    <g v-for="t in wall.things" :key="t.id" :class="['thing', t.kind]">
-      <rect :x="t.x" :y="-t.z - t.height" :width="t.width" :height="t.height" />
-      <text :x="t.x + t.width / 2" :y="-t.z - t.height / 2 + 18" text-anchor="middle">{{ t.name || t.kind }}</text>
-    </g>
-    <path class="screws" :d="screwMarks" />
     <g v-for="(r, i) in rooms" :key="`room${i}`" class="room" data-test="room-left">
       <rect :x="r.x" :y="-r.z - r.height" :width="r.width" :height="r.height" />
       <text :x="r.x + r.width / 2" :y="-r.z - r.height / 2 + 18" text-anchor="middle">{{ i + 1 }}</text>
@@ -204,56 +162,9 @@ svg {
 * {
   vector-effect: non-scaling-stroke;
 }
-.wall {
-  fill: var(--sheet);
-  stroke: var(--pencil);
-}
-.band {
-  pointer-events: none;
-}
-.band.best {
-  fill: color-mix(in srgb, var(--chalk) 11%, transparent);
-}
-.band.easy {
-  fill: color-mix(in srgb, var(--chalk) 5%, transparent);
-}
-.band-line {
-  stroke: var(--pencil);
-  stroke-dasharray: 2 5;
-}
-.band-name,
 .size {
   font-size: 58px;
   fill: var(--pencil);
-}
-.swing {
-  fill: none;
-  stroke: var(--watch);
-  stroke-width: 1.6;
-  stroke-dasharray: 9 6;
-}
-.pipe rect {
-  stroke-dasharray: 6 4;
-}
-.strip {
-  fill: var(--wood);
-  stroke: var(--wood-line);
-  opacity: 0.55;
-  pointer-events: none;
-}
-.sheet {
-  fill: var(--wood);
-  stroke: var(--wood-line);
-  stroke-width: 3;
-  opacity: 0.28;
-  pointer-events: none;
-}
-.screws {
-  stroke: var(--pencil);
-  stroke-width: 2.5;
-  opacity: 0.55;
-  fill: none;
-  pointer-events: none;
 }
 .room rect {
   fill: none;
@@ -264,21 +175,6 @@ svg {
 .room text {
   fill: var(--chalk);
   font-size: 60px;
-}
-.stud {
-  stroke: var(--pencil);
-  stroke-dasharray: 8 8;
-  opacity: 0.5;
-  pointer-events: none;
-}
-.thing rect {
-  fill: var(--faint);
-  stroke: var(--pencil);
-  stroke-width: 1.5;
-}
-.thing text {
-  font-size: 54px;
-  fill: var(--pencil);
 }
 .hung {
   cursor: grab;
