@@ -14,7 +14,7 @@ interface DraggedFigure {
   put: (value: number) => void
 }
 
-/** Drags a figure by its label: to the right more, to the left less, step by step, once a frame at most; one deed. */
+/** Drags a figure by its label: to the right more, to the left less, step by step, once in two frames; one deed. */
 export function useDraggedFigure(): { drag: (event: PointerEvent, figure: DraggedFigure) => void } {
   const history = useHistory()
   let stop: (() => void) | null = null
@@ -30,7 +30,10 @@ export function useDraggedFigure(): { drag: (event: PointerEvent, figure: Dragge
     let frame = 0
     const paint = (): void => {
       frame = 0
-      if (asked !== last) put((last = asked))
+      if (asked === last) return
+      put((last = asked))
+      // the next frame is for drawing it
+      frame = requestAnimationFrame(() => (frame = requestAnimationFrame(paint)))
     }
     const moved = ({ clientX }: PointerEvent): void => {
       const steps = Math.round((clientX - event.clientX) / PIXELS)

@@ -1,4 +1,4 @@
-import { computed, shallowRef, watchEffect, type Ref } from 'vue'
+import { computed, onBeforeUnmount, shallowRef, watchEffect, type Ref } from 'vue'
 import { withChange, type Change } from '#core/checks/change'
 import { design, drawnDesign, type Design } from '#core/choose/design'
 import { formOf } from '#core/forms/all-forms'
@@ -20,15 +20,29 @@ export function useHolder(id: Ref<string>) {
   )
   /** Worked out and looked over; while a figure is dragged it stays as it was, and only what is drawn follows. */
   const worked = shallowRef<Design | null>(input.value ? design(input.value) : null)
+  const drawn = shallowRef(worked.value)
+  let next: Design | null = null
+  let frame = 0
+  /** Worked out in one frame and drawn in the next, so that neither is late. */
+  function follow(now: PlanInput): void {
+    next = drawnDesign(now, worked.value!.verdicts)
+    frame ||= requestAnimationFrame(() => {
+      frame = 0
+      drawn.value = next
+    })
+  }
   watchEffect(() => {
-    if (history.holding) return
     const now = input.value
+    if (history.holding && now && worked.value) {
+      if (now !== worked.value.input) follow(now)
+      return
+    }
+    cancelAnimationFrame(frame)
+    frame = 0
     if (now !== (worked.value?.input ?? null)) worked.value = now ? design(now) : null
+    drawn.value = worked.value
   })
-  const drawn = computed<Design | null>(() => {
-    if (!history.holding || !input.value || !worked.value) return worked.value
-    return input.value === worked.value.input ? worked.value : drawnDesign(input.value, worked.value.verdicts)
-  })
+  onBeforeUnmount(() => cancelAnimationFrame(frame))
 
   const change = (label: string, more: Partial<Holder>, alone = false) => {
     if (holder.value) history.change(label, 'holders', holder.value.id, { ...holder.value, ...more }, alone)
