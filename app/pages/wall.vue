@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { computed, ref, watch } from 'vue'
+import { computed, ref, shallowRef, watch } from 'vue'
 import { design } from '#core/choose/design'
 import { LONGEST_NAME } from '#core/exchange/project/checked'
 import { wallDesign } from '#core/wall/backing/wall-model'
@@ -32,7 +32,7 @@ const own = computed(() => (wall.value ? wallDesign(wall.value, records.shop!) :
 /** Places that something of a size still has. */
 const rooms = ref<{ x: number; z: number; width: number; height: number }[]>([])
 /** The wall while a holder is being dragged, before it is saved. */
-const dragged = ref<Hung[] | null>(null)
+const dragged = shallowRef<Hung[] | null>(null)
 const shown = computed<Wall | null>(() => wall.value && (dragged.value ? { ...wall.value, hung: dragged.value } : wall.value)) // prettier-ignore
 const verdicts = computed(() => (shown.value ? inspectWall(shown.value, pieces.value, records.shop!) : []))
 const homeless = computed(() => pieces.value.filter((p) => !wall.value?.hung.some((h) => h.holder === p.holder)))

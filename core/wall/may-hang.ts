@@ -65,8 +65,10 @@ export interface Placed {
 }
 
 /** Holders that hang and can be drawn. */
-export const placedOn = (wall: Wall, pieces: readonly WallPiece[]): Placed[] =>
-  wall.hung.flatMap((hung) => {
-    const piece = pieces.find((p) => p.holder === hung.holder)
+export function placedOn(wall: Wall, pieces: readonly WallPiece[]): Placed[] {
+  const byHolder = new Map(pieces.map((p) => [p.holder, p]))
+  return wall.hung.flatMap((hung) => {
+    const piece = byHolder.get(hung.holder)
     return piece ? [{ hung, piece }] : []
   })
+}
