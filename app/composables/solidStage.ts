@@ -147,7 +147,7 @@ export class SolidStage {
     faceted.computeVertexNormals()
     const tool = part.kind === 'tool'
     const material = new MeshLambertMaterial({
-      color: tool ? this.colours.tool : this.colours.wood,
+      color: tool || part.kind === 'bought' ? this.colours.tool : this.colours.wood,
       transparent: tool,
       opacity: tool ? 0.55 : 1,
     })

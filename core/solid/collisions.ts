@@ -8,7 +8,7 @@ import { seatedTool } from './tool-solid'
 export interface PartSolid {
   id: string
   name: string
-  kind: 'board' | 'rod' | 'tool'
+  kind: 'board' | 'rod' | 'bought' | 'tool'
   solid: Solid
 }
 
@@ -18,7 +18,7 @@ export function partSolids(kernel: Kernel, model: HolderModel, tools: ReadonlyMa
     ...bodiesOf(model).map((b): PartSolid => ({
       id: b.id,
       name: b.name,
-      kind: 'board',
+      kind: model.boards.includes(b) ? 'board' : 'bought',
       solid: placedBoard(kernel, b),
     })),
     ...model.rods.map((r): PartSolid => ({ id: r.id, name: r.name, kind: 'rod', solid: rodSolid(kernel, r) })),

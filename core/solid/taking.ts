@@ -144,10 +144,26 @@ function until(pieces: readonly Solid[], obstacles: readonly PartSolid[], axis: 
   return Math.max(0, way) + CLEAR
 }
 
-/** How far back along its slot a bar goes until all of it is behind the edge of its board, mm. */
-function asternBy(pieces: readonly Solid[], board: Board, tilt: number): number {
-  const front = Math.max(...pieces.map((s) => s.boundingBox().max[1]!))
-  return (front - board.placement.at.y + NEXT_TO) / Math.cos((tilt * Math.PI) / 180)
+/**
+ * The places on the way out of a slot in a board's back edge: along the slot until the bar is out of it, straight back until
+ * all of the tool is behind the board, then sideways.
+ * @param way out along the slot, a vector of length 1, @param aside how far sideways it is clear, mm
+ */
+function rearWay(
+  model: HolderModel,
+  board: Board,
+  seat: Seat,
+  pieces: readonly Solid[],
+  way: Place,
+  aside: number,
+): Place[] {
+  const size = (key: string): number => model.working.find((f) => f.id === seat.figures[key])?.value ?? 0
+  const edge = board.placement.at.y
+  const half = (size('neckAcross') + size('neckAlong')) / 2
+  const out = add(REST, way, (seat.at.y - edge + half + NEXT_TO) / -way.y)
+  const front = Math.max(...pieces.map((s) => s.boundingBox().max[1]!)) + out.y
+  const back = add(out, { x: 0, y: -1, z: 0 }, Math.max(0, front - edge + NEXT_TO))
+  return [REST, out, back, add(back, { x: -1, y: 0, z: 0 }, aside)]
 }
 
 /**
@@ -181,13 +197,14 @@ export function takenOut(
       : [...LIFTS.map((lift): Way => ({ lift, then: 'forward' })), { lift: 0, then: 'up' }]
     const [far, high] = [until(pieces, obstacles, 1), until(pieces, obstacles, 2)]
     const aside = rear ? until(pieces, obstacles, 0) : 0
-    const astern = rear ? asternBy(pieces, board!, tilt) : 0
+    const astern = rear ? rearWay(model, board!, seat, pieces, add(REST, forward, -1), aside) : []
     let least: { blocking: PartSolid[]; wood: number; volume: number } | null = null
     let found: Way | null = null
     for (const way of ways) {
-      const lifted = way.then === 'sideways' ? add(REST, forward, -astern) : add(REST, up, way.lift)
-      const out = way.then === 'sideways' ? add(lifted, { x: -1, y: 0, z: 0 }, aside) : way.then === 'up' ? add(REST, up, high) : add(lifted, forward, far) // prettier-ignore
-      const stretches: [Place, Place][] = way.lift > 0 || way.then === 'sideways' ? [[REST, lifted], [lifted, out]] : [[REST, out]] // prettier-ignore
+      const lifted = add(REST, up, way.lift)
+      const out = way.then === 'up' ? add(REST, up, high) : add(lifted, forward, far)
+      const path = way.then === 'sideways' ? astern : way.lift > 0 ? [REST, lifted, out] : [REST, out]
+      const stretches = path.slice(1).map((to, n): [Place, Place] => [path[n]!, to])
       const hits = new Map<string, number>()
       for (const s of pieces)
         for (const [a, b] of stretches)

@@ -2,7 +2,12 @@ import { Document, WebIO } from '@gltf-transform/core'
 import type { SolidScene } from '../../solid/scene'
 
 /** Base colours, red, green, blue, and how much is let through. */
-const COLOURS = { board: [0.8, 0.66, 0.44, 1], rod: [0.72, 0.56, 0.36, 1], tool: [0.45, 0.47, 0.48, 1] } as const
+const COLOURS = {
+  board: [0.8, 0.66, 0.44, 1],
+  rod: [0.72, 0.56, 0.36, 1],
+  bought: [0.6, 0.6, 0.58, 1],
+  tool: [0.45, 0.47, 0.48, 1],
+} as const
 
 const MM = 1e-3
 

@@ -121,6 +121,11 @@ describe('a comb with slots in both edges', () => {
     for (const { solid } of parts) solid.delete()
   })
 
+  it('lets the uppermost one behind out below the top: straight back once it is out of its slot', () => {
+    const even = comb([...clamps, clamp('f', 900)], { sides: 'both' })
+    expect(waysOut(kernel, even.model!, even.input.tools).map((w) => w.way?.then)).toEqual(['forward', 'sideways', 'forward', 'sideways', 'forward', 'sideways']) // prettier-ignore
+  })
+
   it('is cut out as one path with slots on both sides, of the area that is left', () => {
     const left = Math.abs(outlineArea(post!.outline)) - post!.openings.reduce((sum, o) => sum + Math.abs(outlineArea(o.outline)), 0) // prettier-ignore
     expect(Math.abs(outlineArea(cutOutline(post!)))).toBeCloseTo(left)
