@@ -237,6 +237,10 @@ describe('what is behind the lining', () => {
     expect(strips[0]).toMatchObject({ holds: null, level: 'watch' })
     expect(strips[0]!.pull).toBeGreaterThan(0)
     expect(verdicts(metal)).toEqual(['anchors'])
+    // it drills its own hole: no pilot is told
+    const { steps } = benchSteps({ model: wallDesign(metal, shop).model!, shop, cuts: [] }, 'w')
+    const [fixing] = steps.find((s) => s.kind === 'hang')!.settings
+    expect(fixing!.value).toMatch(/^\d+ × Self-drilling screw 4.2 x 60$/)
   })
 })
 

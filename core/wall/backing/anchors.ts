@@ -8,8 +8,8 @@ export interface Anchor {
   length: number
   gauge: number | null
   bite: number
-  /** of the hole that is drilled for it */
-  hole: number
+  /** of the hole that is drilled for it; null for one that drills its own */
+  hole: number | null
 }
 
 /** Usual ones, as their makers name them; what they hold stands on the packet. */
@@ -27,7 +27,7 @@ export function anchorOf({ behind = 'wood' }: Pick<Wall, 'behind'>, side: number
     return { item: 'plug', name: `Plug ${PLUG.diameter} with screw ${PLUG.screw} x ${length}`, diameter: PLUG.screw, length, gauge: null, bite: PLUG.deep, hole: PLUG.diameter } // prettier-ignore
   }
   const length = sold(side + METAL.through)
-  return { item: 'metal stud screw', name: `Self-drilling screw ${METAL.diameter} x ${length}`, diameter: METAL.diameter, length, gauge: null, bite: METAL.through, hole: 0 } // prettier-ignore
+  return { item: 'metal stud screw', name: `Self-drilling screw ${METAL.diameter} x ${length}`, diameter: METAL.diameter, length, gauge: null, bite: METAL.through, hole: null } // prettier-ignore
 }
 
 /** What there is to say about such a wall, in the shop's words; null for wood studs. */

@@ -1,12 +1,9 @@
-import { pilotBit, screwsFor } from '../../forms/fastening/choose-fastener'
-import { screwDiameter } from '../../fit/screw'
 import { outlineBounds } from '../../geometry/outline'
 import type { Board, Fastener } from '../../model/model'
-import { densityOf } from '../../shop/materials'
 import type { Shop } from '../../shop/shop'
 import type { Trail } from '../../working/trail'
 import type { Wall } from '../wall'
-import { sheetStock, type Made } from './made'
+import { intoBoard, sheetStock, type Made } from './made'
 import { sheets } from './sheets'
 import { strips } from './strips-up'
 
@@ -35,10 +32,9 @@ function intoSheet(strip: Board, sheetsBehind: readonly Board[], shop: Shop): Fa
   const places = Array.from({ length: gaps + 1 }, (_, i) => x + FROM_END + (i * (strip.length - 2 * FROM_END)) / gaps)
   return places.flatMap((at, i): Fastener[] => {
     const sheet = sheetsBehind.find((s) => holdsAt(s, at, z + body / 2))
-    const [screw] = sheet ? screwsFor({ side: strip.thickness, room: sheet.thickness, edge: 15 }, shop) : []
-    if (!sheet || !screw) return []
-    const pilot = pilotBit(screw.gauge, densityOf(shop, sheet.material), shop)
-    return [{ id: `${strip.id}-${i + 1}`, kind: 'screw', item: screw.id, name: screw.name, diameter: screwDiameter(screw.gauge), length: screw.length, gauge: screw.gauge, at: { x: at, y: y + strip.thickness, z: z + body / 2 }, toward: { x: 0, y: -1, z: 0 }, through: strip.id, into: sheet.id, side: strip.thickness, bite: Math.min(screw.length - strip.thickness, sheet.thickness), endGrain: false, pilot, joint: null }] // prettier-ignore
+    const screw = sheet && intoBoard(shop, strip.thickness, sheet, { room: sheet.thickness, edge: 15 })
+    if (!screw) return []
+    return [{ ...screw, id: `${strip.id}-${i + 1}`, at: { x: at, y: y + strip.thickness, z: z + body / 2 }, toward: { x: 0, y: -1, z: 0 }, through: strip.id }] // prettier-ignore
   })
 }
 

@@ -1,14 +1,12 @@
-import { bradsFor, pilotBit, screwsFor } from '../../forms/fastening/choose-fastener'
+import { bradsFor } from '../../forms/fastening/choose-fastener'
 import { plainBoard } from '../../forms/plain-board'
-import { screwDiameter } from '../../fit/screw'
 import type { Board, Fastener, Joint } from '../../model/model'
-import { densityOf } from '../../shop/materials'
 import type { Shop, Stock } from '../../shop/shop'
 import type { Trail } from '../../working/trail'
 import { bearersOf, frameOn } from '../holding'
 import { FRAME_EDGE } from '../strips'
 import type { Framed, Wall } from '../wall'
-import { NOTHING, screwed, sheetStock, stripStock, thicknessOf, type Made } from './made'
+import { intoBoard, NOTHING, screwed, sheetStock, stripStock, thicknessOf, type Made } from './made'
 import { trimRule } from './rules'
 import { stripBoards } from './strips-up'
 
@@ -108,11 +106,10 @@ function bradded(shop: Shop, edge: Board, { x, z, width, height }: Framed, deep:
 }
 
 function fromBehind(shop: Shop, strip: Board, z: number, t: number): Fastener[] {
-  const [screw] = screwsFor({ side: t, room: strip.thickness, edge: 15 }, shop)
+  const screw = intoBoard(shop, t, strip, { room: strip.thickness, edge: 15 })
   if (!screw) return []
   const { x } = strip.placement.at
-  const pilot = pilotBit(screw.gauge, densityOf(shop, strip.material), shop)
-  return along(x, x + strip.length, SCREWS).map((p, i) => ({ id: `${strip.id}-behind-${i + 1}`, kind: 'screw', item: screw.id, name: screw.name, diameter: screwDiameter(screw.gauge), length: screw.length, gauge: screw.gauge, at: { x: p, y: 0, z }, toward: { x: 0, y: 1, z: 0 }, through: 'panel', into: strip.id, side: t, bite: Math.min(screw.length - t, strip.thickness), endGrain: false, pilot, joint: null })) // prettier-ignore
+  return along(x, x + strip.length, SCREWS).map((p, i) => ({ ...screw, id: `${strip.id}-behind-${i + 1}`, at: { x: p, y: 0, z }, toward: { x: 0, y: 1, z: 0 }, through: 'panel' })) // prettier-ignore
 }
 
 /** Screws through the panel on each stud: below the lowest strip, above the highest, and over every other one between. */

@@ -1,6 +1,7 @@
 import { pilotFor, screwDiameter } from '../../fit/screw'
-import { screwsFor } from '../../forms/fastening/choose-fastener'
+import { pilotBit, screwsFor } from '../../forms/fastening/choose-fastener'
 import type { Board, Fastener, Joint } from '../../model/model'
+import { densityOf } from '../../shop/materials'
 import type { Shop, Stock } from '../../shop/shop'
 import type { Trail } from '../../working/trail'
 import { inBox, keepOuts } from '../may-hang'
@@ -69,4 +70,17 @@ export function screwed(
   const pipes = keepOuts(wall, shop).filter((k) => k.of === 'screws')
   const sound = places.filter((p) => pipes.every(({ box }) => !inBox(p, box)))
   return kind === null ? [] : sound.map((p, i) => ({ ...kind, id: `${board.id}-${i + 1}`, through: board.id, at: { x: p.x, y: behind + board.thickness, z: p.z }, toward: { x: 0, y: -1, z: 0 } })) // prettier-ignore
+}
+
+/** The screw that goes through a board so thick into another of what goes up; null where the shop has none that fits. mm */
+export function intoBoard(
+  shop: Shop,
+  side: number,
+  into: Board,
+  { room, edge }: { room: number; edge: number },
+): Omit<Fastener, 'id' | 'at' | 'toward' | 'through'> | null {
+  const [screw] = screwsFor({ side, room, edge }, shop)
+  if (!screw) return null
+  const pilot = pilotBit(screw.gauge, densityOf(shop, into.material), shop)
+  return { kind: 'screw', item: screw.id, name: screw.name, diameter: screwDiameter(screw.gauge), length: screw.length, gauge: screw.gauge, into: into.id, side, bite: Math.min(screw.length - side, room), endGrain: false, pilot, joint: null } // prettier-ignore
 }

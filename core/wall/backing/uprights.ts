@@ -1,13 +1,10 @@
-import { pilotBit, screwsFor } from '../../forms/fastening/choose-fastener'
 import { plainBoard } from '../../forms/plain-board'
-import { screwDiameter } from '../../fit/screw'
 import type { Board, Fastener, Joint } from '../../model/model'
-import { densityOf } from '../../shop/materials'
 import type { Shop, Stock } from '../../shop/shop'
 import type { Trail } from '../../working/trail'
 import { bearersOf, rackOn, uprightsOf } from '../holding'
 import type { Rack, Thing, Wall } from '../wall'
-import { lengthText, NOTHING, screwed, stripStock, thicknessOf, type Made } from './made'
+import { intoBoard, lengthText, NOTHING, screwed, stripStock, thicknessOf, type Made } from './made'
 import { ledgerHighRule, ledgerRule, leanLongRule, leanOutRule, uprightMarkRule, uprightRule } from './rules'
 import { freeBetween } from './stretches'
 import { joined, screwsOf } from './strip-pieces'
@@ -16,7 +13,7 @@ import { joined, screwsOf } from './strip-pieces'
 const INSET = 100
 
 /** Beside an upright a driver wants so much, mm. */
-const DRIVER = 8
+export const DRIVER = 8
 
 /** Things on the wall keep a ledger so far off, mm. */
 const ROOM = 10
@@ -136,11 +133,10 @@ function postsUp(wall: Wall, shop: Shop, trail: Trail, stock: Stock, middles: re
 }
 
 function fromBehind(shop: Shop, ledger: Board, post: Board, low: number, t: number): Fastener[] {
-  const [screw] = screwsFor({ side: t, room: post.width, edge: t / 2 }, shop)
+  const screw = intoBoard(shop, t, post, { room: post.width, edge: t / 2 })
   if (!screw) return []
-  const pilot = pilotBit(screw.gauge, densityOf(shop, post.material), shop)
   const x = post.placement.at.x + t / 2
-  return [-APART, APART].map((part, i) => ({ id: `${ledger.id}-${post.id}-${i + 1}`, kind: 'screw', item: screw.id, name: screw.name, diameter: screwDiameter(screw.gauge), length: screw.length, gauge: screw.gauge, at: { x, y: 0, z: low + ledger.width * (0.5 + part) }, toward: { x: 0, y: 1, z: 0 }, through: ledger.id, into: post.id, side: t, bite: Math.min(screw.length - t, post.width), endGrain: false, pilot, joint: null })) // prettier-ignore
+  return [-APART, APART].map((part, i) => ({ ...screw, id: `${ledger.id}-${post.id}-${i + 1}`, at: { x, y: 0, z: low + ledger.width * (0.5 + part) }, toward: { x: 0, y: 1, z: 0 }, through: ledger.id })) // prettier-ignore
 }
 
 /** Two screws of a ledger in each stud that no upright hides; of a rack that stands, in the first and the last alone. */

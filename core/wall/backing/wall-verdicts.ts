@@ -9,6 +9,7 @@ import { anchorAdvice } from './anchors'
 import { fitsSheet } from './framed'
 import { sheetStock, stripStock } from './made'
 import { sheetPieces } from './sheet-pieces'
+import { DRIVER } from './uprights'
 
 const say = (id: string, level: Verdict['level'], says: string): Verdict => ({ id, check: 'wall', title: 'Wall', level, says, seats: [], candidates: [] }) // prettier-ignore
 
@@ -85,8 +86,8 @@ function ofUprights(wall: Wall, shop: Shop, model: HolderModel): Verdict[] {
   const posts = model.boards.filter((b) => b.placement.lies === 'post')
   const swaying = posts.filter((p) => model.joints.filter((j) => j.parts[1] === p.id).length < 2)
   const rack = rackOn(wall)
-  const hidden = wall.holds === 'uprights' ? wall.studs.filter((s) => uprightsOf(wall).some((m) => Math.abs(m - s) < 17)) : [] // prettier-ignore
   const half = (posts[0]?.thickness ?? 0) / 2
+  const hidden = wall.holds === 'uprights' ? wall.studs.filter((s) => uprightsOf(wall).some((m) => Math.abs(m - s) < half + DRIVER)) : [] // prettier-ignore
   const off = posts.some((p) => p.placement.at.x < -1e-6 || p.placement.at.x + 2 * half > wall.width + 1e-6) || rack.high > wall.height + 1e-6 // prettier-ignore
   return [
     ...(off ? [say('uprights off', 'stop', 'The uprights reach past the wall.')] : []),
