@@ -2,6 +2,7 @@ import { programText, type LinearSolver, type Program } from '../linear-program'
 import type { Means } from '../means'
 import { buildUp, type FullSheet } from './build-up'
 import { layFull, type Layout } from './layout'
+import { tightCover } from './no-waste/tight-cover'
 import { demandOf, type Problem } from './sheets'
 
 /** How far all pieces are built up, one time after the other: the share of the slack that one sheet may waste, pairs. */
@@ -13,13 +14,9 @@ const LEVELS: readonly { share: number; pairs: number }[] = [
   { share: 0.03, pairs: 4_000_000 },
 ]
 
-/** The same where a plan at the bound wastes next to nothing, a part of a sheet's area. */
+/** Where a plan at the bound wastes no more than this part of a sheet's area, sheets without waste are looked for. */
 const TIGHT = 0.001
-const TIGHT_LEVELS: typeof LEVELS = [
-  { share: 0, pairs: 2_000_000 },
-  { share: 0, pairs: 20_000_000 },
-  { share: 1, pairs: 4_000_000 },
-]
+const TIGHT_REACH = { blocks: 10_000, rests: 50_000, sheets: 50_000, nodes: 2000 }
 
 /** How much waste a large block is worth when it is decided what is joined next. */
 const EAGER = 0.02
@@ -35,7 +32,8 @@ export class FullSheets {
   private readonly full = new Map<string, FullSheet>()
   /** What a plan at the bound wastes in all, mm². */
   readonly slack: number
-  private readonly levels: typeof LEVELS
+  /** A plan at the bound wastes next to nothing. */
+  readonly tight: boolean
   private level = 0
   private chosenFrom = ''
 
@@ -46,7 +44,7 @@ export class FullSheets {
   ) {
     this.slack = slackOf(problem, least)
     const largest = Math.max(...problem.sheets.map((s) => s.area))
-    this.levels = this.slack < TIGHT * largest ? TIGHT_LEVELS : LEVELS
+    this.tight = this.slack < TIGHT * largest
   }
 
   /** Keeps a full sheet from elsewhere. */
@@ -56,11 +54,8 @@ export class FullSheets {
 
   /** Builds up once more with more waste allowed, and lays the full sheets that together cover most. */
   next(limit: number): Layout {
-    this.grow()
-    const from = `${limit} ${this.full.size}`
-    const known = from === this.chosenFrom || this.full.size === 0 || !this.means.solver
-    this.chosenFrom = from
-    const drawn = known ? [] : this.chosen(this.means.solver!, limit)
+    const drawn =
+      this.tight && this.level++ === 0 ? tightCover(this.problem, TIGHT_REACH, this.means.over) : this.grown(limit)
     const byShape: number[][] = this.problem.shapes.map(() => [])
     this.problem.pieces.forEach((shape, piece) => byShape[shape]!.push(piece))
     const laid = drawn.map((f) =>
@@ -73,13 +68,21 @@ export class FullSheets {
     return { laid, left: byShape.flat(), cost: laid.reduce((sum, l) => sum + this.problem.sheets[l.sheet]!.cost, 0) }
   }
 
+  private grown(limit: number): FullSheet[] {
+    this.grow()
+    const from = `${limit} ${this.full.size}`
+    const known = from === this.chosenFrom || this.full.size === 0 || !this.means.solver
+    this.chosenFrom = from
+    return known ? [] : this.chosen(this.means.solver!, limit)
+  }
+
   private grow(): void {
-    const level = this.levels[this.level++]
+    const level = LEVELS[this.level++]
     if (!level) return
     const reach = { slack: level.share * this.slack, pairs: level.pairs, enough: KEPT, eager: EAGER }
     const { full, complete } = buildUp(this.problem, reach, this.means.over)
     full.forEach(this.add)
-    if (complete && this.levels[this.level]?.share === level.share) this.level++
+    if (complete && LEVELS[this.level]?.share === level.share) this.level++
   }
 
   /** The full sheets that together cover most, by a program in whole numbers. */

@@ -6,10 +6,13 @@ export type Packed = Int32Array
 
 /**
  * How often each shape may be taken, such that two sets of shapes are added and held against it several shapes at a
- * time. Each shape has a field as wide as its demand asks for and one bit more, which is set when there are too many.
+ * time. A shape of which there is one has a bit, in words before all others; any other has a field as wide as its demand
+ * asks for and one bit more, which is set when there are too many.
  */
 export class PackedCounts {
   readonly words: number
+  /** Words of shapes that there is one of. */
+  private readonly single: number
   private readonly word: number[] = []
   private readonly shift: number[] = []
   private readonly spare: Int32Array
@@ -17,25 +20,31 @@ export class PackedCounts {
 
   /** @param demand of each shape how many there are; shapes without any are never taken */
   constructor(private readonly demand: ArrayLike<number>) {
-    let word = 0
-    let used = 0
-    const fields: { shape: number; width: number }[] = []
-    for (let shape = 0; shape < demand.length; shape++) {
-      const width = 33 - Math.clz32(demand[shape]!)
-      if (used + width > BITS) [word, used] = [word + 1, 0]
-      this.word.push(word)
-      this.shift.push(used)
-      fields.push({ shape, width })
-      used += width
+    const widths = Array.from(demand, (most) => (most === 1 ? 1 : 33 - Math.clz32(most)))
+    let [next, used] = [0, 0]
+    const lay = (shape: number): void => {
+      if (used + widths[shape]! > BITS) [next, used] = [next + 1, 0]
+      this.word[shape] = next
+      this.shift[shape] = used
+      used += widths[shape]!
     }
-    this.words = word + 1
+    widths.forEach((width, shape) => width === 1 && lay(shape))
+    this.single = used > 0 ? next + 1 : 0
+    ;[next, used] = [this.single, 0]
+    widths.forEach((width, shape) => width !== 1 && lay(shape))
+    this.words = next + 1
     this.spare = new Int32Array(this.words)
     this.over = new Int32Array(this.words)
-    for (const { shape, width } of fields) {
+    widths.forEach((width, shape) => {
+      if (width === 1) return
       const top = 1 << (width - 1)
       this.over[this.word[shape]!]! |= top << this.shift[shape]!
       this.spare[this.word[shape]!]! += (top - 1 - demand[shape]!) << this.shift[shape]!
-    }
+    })
+  }
+
+  none(): Packed {
+    return new Int32Array(this.words)
   }
 
   /** One of a shape. */
@@ -53,8 +62,9 @@ export class PackedCounts {
 
   /** Whether there are enough pieces for both. */
   both(a: Packed, b: Packed): boolean {
-    const { spare, over } = this
-    for (let i = 0; i < spare.length; i++) if ((a[i]! + b[i]! + spare[i]!) & over[i]!) return false
+    const { single, words, spare, over } = this
+    for (let i = 0; i < single; i++) if (a[i]! & b[i]!) return false
+    for (let i = single; i < words; i++) if ((a[i]! + b[i]! + spare[i]!) & over[i]!) return false
     return true
   }
 

@@ -1,6 +1,7 @@
 import type { FullSheet } from './build-up'
 import { below, type Random } from '../random'
 import { layFull, layoutOf, type Laid, type Layout } from './layout'
+import { tightCover } from './no-waste/tight-cover'
 import { peel, without } from './peel'
 import { LimitSearch } from './search'
 import { areaOf, type Problem } from './sheets'
@@ -13,6 +14,9 @@ const PAIRS = [10_000, 20_000, 50_000, 100_000, 300_000]
 
 /** With so many full sheets to choose from no more are looked for. */
 const ENOUGH = [1, 4, 16, 64, 256]
+
+/** How far sheets without waste are looked for, where none may be wasted. */
+const TIGHT_REACH = { blocks: 4_000, rests: 10_000, sheets: 5000, nodes: 300 }
 
 /** Steps for what full sheets leave. */
 const REST = 400
@@ -43,6 +47,7 @@ export class Refill {
     private readonly random: Random,
     private readonly over: () => boolean,
     private readonly found: (full: FullSheet) => void,
+    private readonly tight: boolean,
   ) {
     this.now = within(problem, from, limit)
     this.lacking = areaOf(this.problem, this.now.left)
@@ -85,8 +90,8 @@ export class Refill {
     const wasted = emptied.reduce((sum, l) => sum + this.wasteOf(l), 0)
     const spare = Math.max(wasted - areaOf(this.problem, this.now.left), AGAIN * random() * wasted)
     const limit = this.limit - this.cost(kept)
-    const looks = { pairs: PAIRS[below(random, PAIRS.length)]!, enough: ENOUGH[below(random, ENOUGH.length)]! }
-    const full = peel(open, spare, limit, looks, random, this.over, this.found)
+    const full =
+      this.tight && random() < 0.7 ? tightCover(open, TIGHT_REACH, this.over) : this.peeled(open, spare, limit)
     const { rest, pieceOf, taken } = without(open, full)
     const filled = full.map((f, i) => layFull(open, f, taken[i]!))
     const search = new LimitSearch(rest, limit - this.cost(filled), random)
@@ -102,6 +107,12 @@ export class Refill {
       ...last.laid.map((l) => named(named(l, pieceOf), pieces)),
     ]
     return { laid, left: last.left.map((p) => pieces[pieceOf[p]!]!), cost: this.cost(laid) }
+  }
+
+  private peeled(open: Problem, spare: number, limit: number): FullSheet[] {
+    const { random } = this
+    const looks = { pairs: PAIRS[below(random, PAIRS.length)]!, enough: ENOUGH[below(random, ENOUGH.length)]! }
+    return peel(open, spare, limit, looks, random, this.over, this.found)
   }
 
   /** Takes the sheets to be emptied out of `kept`. */

@@ -69,7 +69,7 @@ class Cheaper {
   ) {
     this.roomy = full.slack > ROOMY * (full.slack + areaOf(problem, problem.pieces.map((_, i) => i))) // prettier-ignore
     this.single = new LimitSearch(problem, limit, means.random, PATIENT)
-    this.sheets = new Refill(problem, limit, from, means.random, means.over, full.add)
+    this.sheets = new Refill(problem, limit, from, means.random, means.over, full.add, full.tight)
   }
 
   /** @returns the plan within the limit that leaves least */
