@@ -2,7 +2,8 @@ import { programText, type LinearSolver, type Program } from '../linear-program'
 import type { Means } from '../means'
 import { buildUp, type FullSheet } from './build-up'
 import { layFull, type Layout } from './layout'
-import { tightCover } from './no-waste/tight-cover'
+import type { Play } from './snug/blocks'
+import { fillSnugly, playFor } from './snug/fill'
 import { demandOf, type Problem } from './sheets'
 
 /** How far all pieces are built up, one time after the other: the share of the slack that one sheet may waste, pairs. */
@@ -14,9 +15,15 @@ const LEVELS: readonly { share: number; pairs: number }[] = [
   { share: 0.03, pairs: 4_000_000 },
 ]
 
-/** Where a plan at the bound wastes no more than this part of a sheet's area, sheets without waste are looked for. */
-const TIGHT = 0.001
-const TIGHT_REACH = { blocks: 10_000, rests: 50_000, sheets: 50_000, nodes: 2000 }
+/** How far sheets with next to no waste are looked for before that, and how many times the share of all one may waste. */
+const SNUG_LEVELS = [
+  { times: 2.3, blocks: 3000, rests: 20_000, sheets: 10_000, nodes: 1000 },
+  { times: 1.3, blocks: 10_000, rests: 25_000, sheets: 50_000, nodes: 2000 },
+  { times: 3.5, blocks: 3000, rests: 20_000, sheets: 10_000, nodes: 1000 },
+]
+
+/** Where nothing may be wasted the last of them is no other than the first. */
+const TIGHT_LEVELS = 2
 
 /** How much waste a large block is worth when it is decided what is joined next. */
 const EAGER = 0.02
@@ -30,11 +37,11 @@ const NODES = 50
 /** Full sheets from all pieces, and the most of them that go together. */
 export class FullSheets {
   private readonly full = new Map<string, FullSheet>()
-  /** What a plan at the bound wastes in all, mm². */
+  /** What a plan at the bound wastes in all, and the area of its sheets, mm². */
   readonly slack: number
-  /** A plan at the bound wastes next to nothing. */
-  readonly tight: boolean
+  private readonly room: number
   private level = 0
+  private snugLevel = 0
   private chosenFrom = ''
 
   constructor(
@@ -42,10 +49,12 @@ export class FullSheets {
     least: number,
     private readonly means: Means,
   ) {
-    this.slack = slackOf(problem, least)
-    const largest = Math.max(...problem.sheets.map((s) => s.area))
-    this.tight = this.slack < TIGHT * largest
+    this.room = roomFor(problem, least)
+    this.slack = Math.max(0, this.room - problem.pieces.reduce((sum, p) => sum + problem.shapes[p]!.area, 0))
   }
+
+  /** What blocks may waste, where that is next to nothing, for some times the share that the plan may waste. */
+  readonly play = (times: number): Play | null => playFor(this.problem, this.slack, this.room, times)
 
   /** Keeps a full sheet from elsewhere. */
   readonly add = (f: FullSheet): void => {
@@ -54,8 +63,7 @@ export class FullSheets {
 
   /** Builds up once more with more waste allowed, and lays the full sheets that together cover most. */
   next(limit: number): Layout {
-    const drawn =
-      this.tight && this.level++ === 0 ? tightCover(this.problem, TIGHT_REACH, this.means.over) : this.grown(limit)
+    const drawn = this.snug() ?? this.grown(limit)
     const byShape: number[][] = this.problem.shapes.map(() => [])
     this.problem.pieces.forEach((shape, piece) => byShape[shape]!.push(piece))
     const laid = drawn.map((f) =>
@@ -66,6 +74,16 @@ export class FullSheets {
       ),
     )
     return { laid, left: byShape.flat(), cost: laid.reduce((sum, l) => sum + this.problem.sheets[l.sheet]!.cost, 0) }
+  }
+
+  /** Full sheets with next to no waste; null where more may be wasted, or when that has been tried. */
+  private snug(): FullSheet[] | null {
+    const reach = SNUG_LEVELS[this.snugLevel++]
+    const play = reach && this.play(reach.times)
+    if (!play || (play.share === 0 && this.snugLevel > TIGHT_LEVELS)) return null
+    const full = fillSnugly(this.problem, play, this.slack, reach, this.means.over)
+    full.forEach(this.add)
+    return full
   }
 
   private grown(limit: number): FullSheet[] {
@@ -117,11 +135,9 @@ export class FullSheets {
   }
 }
 
-/** What a plan at the bound wastes in all: the offcuts and the sheets for that cost, less the pieces. */
-function slackOf(problem: Problem, least: number): number {
-  const total = problem.pieces.reduce((sum, p) => sum + problem.shapes[p]!.area, 0)
+/** The area of the offcuts and of the sheets for what has to be bought at least, mm². */
+function roomFor(problem: Problem, least: number): number {
   const bought = problem.sheets.filter((s) => s.cost > 0).map((s) => s.area / s.cost)
   const offcuts = problem.sheets.reduce((sum, s) => sum + (s.cost === 0 ? s.area * s.count : 0), 0)
-  const room = offcuts + (bought.length > 0 ? Math.min(...bought) * least : 0)
-  return Math.max(0, room - total)
+  return offcuts + (bought.length > 0 ? Math.min(...bought) * least : 0)
 }

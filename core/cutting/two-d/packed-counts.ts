@@ -15,11 +15,13 @@ export class PackedCounts {
   private readonly single: number
   private readonly word: number[] = []
   private readonly shift: number[] = []
+  private readonly mask: readonly number[]
   private readonly spare: Int32Array
   private readonly over: Int32Array
 
   /** @param demand of each shape how many there are; shapes without any are never taken */
   constructor(private readonly demand: ArrayLike<number>) {
+    this.mask = Array.from(demand, (most) => (1 << (32 - Math.clz32(most))) - 1)
     const widths = Array.from(demand, (most) => (most === 1 ? 1 : 33 - Math.clz32(most)))
     let [next, used] = [0, 0]
     const lay = (shape: number): void => {
@@ -68,11 +70,19 @@ export class PackedCounts {
     return true
   }
 
+  /** Which shapes there are. */
+  shapes(packed: Packed): number[] {
+    const found: number[] = []
+    for (let shape = 0; shape < this.demand.length; shape++)
+      if ((packed[this.word[shape]!]! >>> this.shift[shape]!) & this.mask[shape]!) found.push(shape)
+    return found
+  }
+
   /** How many of each shape. */
   counts(packed: Packed): Uint16Array {
-    return Uint16Array.from(this.demand, (most, shape) => {
-      const mask = (1 << (32 - Math.clz32(most))) - 1
-      return (packed[this.word[shape]!]! >>> this.shift[shape]!) & mask
-    })
+    const counts = new Uint16Array(this.demand.length)
+    for (let shape = 0; shape < counts.length; shape++)
+      counts[shape] = (packed[this.word[shape]!]! >>> this.shift[shape]!) & this.mask[shape]!
+    return counts
   }
 }

@@ -1,7 +1,8 @@
 import type { FullSheet } from './build-up'
 import { below, type Random } from '../random'
 import { layFull, layoutOf, type Laid, type Layout } from './layout'
-import { tightCover } from './no-waste/tight-cover'
+import { fillSnugly } from './snug/fill'
+import type { FullSheets } from './full-sheets'
 import { peel, without } from './peel'
 import { LimitSearch } from './search'
 import { areaOf, type Problem } from './sheets'
@@ -15,8 +16,9 @@ const PAIRS = [10_000, 20_000, 50_000, 100_000, 300_000]
 /** With so many full sheets to choose from no more are looked for. */
 const ENOUGH = [1, 4, 16, 64, 256]
 
-/** How far sheets without waste are looked for, where none may be wasted. */
-const TIGHT_REACH = { blocks: 4_000, rests: 10_000, sheets: 5000, nodes: 300 }
+/** How often, where next to nothing may be wasted, sheets are filled from such blocks, and how far these are built. */
+const SNUGLY = 0.7
+const SNUG_REACH = { blocks: 3000, rests: 10_000, sheets: 5000, nodes: 300 }
 
 /** Steps for what full sheets leave. */
 const REST = 400
@@ -47,7 +49,7 @@ export class Refill {
     private readonly random: Random,
     private readonly over: () => boolean,
     private readonly found: (full: FullSheet) => void,
-    private readonly tight: boolean,
+    private readonly snug: Pick<FullSheets, 'play' | 'slack'>,
   ) {
     this.now = within(problem, from, limit)
     this.lacking = areaOf(this.problem, this.now.left)
@@ -90,8 +92,7 @@ export class Refill {
     const wasted = emptied.reduce((sum, l) => sum + this.wasteOf(l), 0)
     const spare = Math.max(wasted - areaOf(this.problem, this.now.left), AGAIN * random() * wasted)
     const limit = this.limit - this.cost(kept)
-    const full =
-      this.tight && random() < 0.7 ? tightCover(open, TIGHT_REACH, this.over) : this.peeled(open, spare, limit)
+    const full = this.snugly(open) ?? this.peeled(open, spare, limit)
     const { rest, pieceOf, taken } = without(open, full)
     const filled = full.map((f, i) => layFull(open, f, taken[i]!))
     const search = new LimitSearch(rest, limit - this.cost(filled), random)
@@ -107,6 +108,14 @@ export class Refill {
       ...last.laid.map((l) => named(named(l, pieceOf), pieces)),
     ]
     return { laid, left: last.left.map((p) => pieces[pieceOf[p]!]!), cost: this.cost(laid) }
+  }
+
+  /** By sheets with next to no waste, where no more may be wasted; else, and at times even so, null. */
+  private snugly(open: Problem): FullSheet[] | null {
+    const { random, snug } = this
+    const play = snug.play(1 + 3 * random())
+    if (!play || random() > SNUGLY) return null
+    return fillSnugly(open, play, snug.slack, SNUG_REACH, this.over)
   }
 
   private peeled(open: Problem, spare: number, limit: number): FullSheet[] {

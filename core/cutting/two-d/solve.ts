@@ -22,7 +22,7 @@ const MOSTLY = 5
 const LIGHT = 2
 
 /** Before these rounds full sheets are looked for among all pieces. */
-const WHOLE = [2, 6, 14, 26, 50, 98]
+const WHOLE = [2, 4, 8, 14, 26, 50, 98]
 
 /**
  * Looks for a plan that buys the least: one that is good at once, then ever cheaper ones until the bound is met or
@@ -69,7 +69,7 @@ class Cheaper {
   ) {
     this.roomy = full.slack > ROOMY * (full.slack + areaOf(problem, problem.pieces.map((_, i) => i))) // prettier-ignore
     this.single = new LimitSearch(problem, limit, means.random, PATIENT)
-    this.sheets = new Refill(problem, limit, from, means.random, means.over, full.add, full.tight)
+    this.sheets = new Refill(problem, limit, from, means.random, means.over, full.add, full)
   }
 
   /** @returns the plan within the limit that leaves least */

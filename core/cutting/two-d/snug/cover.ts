@@ -1,11 +1,11 @@
 import type { PackedCounts, Packed } from '../packed-counts'
 import type { Problem } from '../sheets'
 import { demandOf } from '../sheets'
-import type { TightSheet } from './tight-sheets'
+import type { SnugSheet } from './sheets'
 
 /** A sheet to choose, with the shapes that it holds. */
 interface Choice {
-  readonly sheet: TightSheet
+  readonly sheet: SnugSheet
   readonly shapes: readonly number[]
   readonly area: number
 }
@@ -13,24 +13,26 @@ interface Choice {
 /**
  * Sheets that together take every piece, or as much of them as was found: always the piece that the fewest sheets hold is
  * given a sheet next (D. E. Knuth, Dancing links, 2000).
+ * @param slack what they may waste in all, mm²
  * @param nodes how many times a sheet is chosen, at most
  */
 export function cover(
   problem: Problem,
   packing: PackedCounts,
-  sheets: readonly TightSheet[],
+  sheets: readonly SnugSheet[],
+  slack: number,
   nodes: number,
   over: () => boolean,
-): TightSheet[] {
-  return new Cover(problem, packing, nodes, over).run(sheets)
+): SnugSheet[] {
+  return new Cover(problem, packing, nodes, over).run(sheets, slack)
 }
 
 class Cover {
   private readonly demand: Uint16Array
-  private readonly chosen: TightSheet[] = []
+  private readonly chosen: SnugSheet[] = []
   private readonly used: number[]
   private covered = 0
-  private best: TightSheet[] = []
+  private best: SnugSheet[] = []
   private most = 0
 
   constructor(
@@ -43,30 +45,31 @@ class Cover {
     this.used = problem.sheets.map(() => 0)
   }
 
-  run(sheets: readonly TightSheet[]): TightSheet[] {
-    const choices = sheets.map((sheet): Choice => {
-      const shapes = Array.from(this.packing.counts(sheet.holds)).flatMap((n, shape) => (n > 0 ? [shape] : []))
-      return { sheet, shapes, area: this.problem.sheets[sheet.sheet]!.area }
+  run(sheets: readonly SnugSheet[], slack: number): SnugSheet[] {
+    const byWaste = [...sheets].sort((a, b) => a.waste - b.waste)
+    const choices = byWaste.map((sheet): Choice => {
+      const shapes = this.packing.shapes(sheet.holds)
+      return { sheet, shapes, area: this.problem.sheets[sheet.sheet]!.area - sheet.waste }
     })
-    this.choose(this.packing.none(), choices)
+    this.choose(this.packing.none(), choices, slack)
     return this.best
   }
 
   /** @returns whether everything is covered, or the search is at its end */
-  private choose(held: Packed, choices: readonly Choice[]): boolean {
+  private choose(held: Packed, choices: readonly Choice[], slack: number): boolean {
     if (this.covered > this.most) [this.most, this.best] = [this.covered, [...this.chosen]]
     const counts = this.packing.counts(held)
     const rare = this.rarest(counts, choices)
     if (rare < 0) return counts.every((n, shape) => n === this.demand[shape])
     for (const choice of choices.filter((c) => c.shapes.includes(rare))) {
       if (this.nodes-- <= 0 || this.over()) return true
-      if (this.take(choice, held, choices)) return true
+      if (this.take(choice, held, choices, slack - choice.sheet.waste)) return true
     }
     // nothing with it leads to the end: what goes without it is no whole plan
     return false
   }
 
-  private take({ sheet, area }: Choice, held: Packed, choices: readonly Choice[]): boolean {
+  private take({ sheet, area }: Choice, held: Packed, choices: readonly Choice[], slack: number): boolean {
     const now = this.packing.sum(held, sheet.holds)
     this.used[sheet.sheet]!++
     this.covered += area
@@ -74,7 +77,8 @@ class Cover {
     const free = (s: number): boolean => this.used[s]! < this.problem.sheets[s]!.count
     const done = this.choose(
       now,
-      choices.filter((c) => free(c.sheet.sheet) && this.packing.both(now, c.sheet.holds)),
+      choices.filter((c) => c.sheet.waste <= slack + 1 && free(c.sheet.sheet) && this.packing.both(now, c.sheet.holds)),
+      slack,
     )
     this.chosen.pop()
     this.covered -= area

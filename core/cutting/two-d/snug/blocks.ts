@@ -1,0 +1,236 @@
+import TinyQueue from 'tinyqueue'
+import { SAME } from '../../instance'
+import { randomFrom } from '../../random'
+import { PackedCounts, type Packed } from '../packed-counts'
+import { demandOf, type Problem, type Shape } from '../sheets'
+
+/**
+ * Pieces that together make a rectangle with little waste or none. Along its axis it is a row: of each set of pieces only
+ * one order is built, the elements of a row by falling number.
+ */
+export interface SnugBlock {
+  readonly number: number
+  readonly l: number
+  readonly w: number
+  /** Area of its pieces, mm². */
+  readonly net: number
+  readonly turns: boolean
+  readonly holds: Packed
+  /** The sum of the names of what it holds, below `PRIME`. */
+  readonly name: number
+  /** A shape, or what it is joined of. */
+  readonly made: number | Join
+}
+
+export interface Join {
+  readonly axis: 0 | 1
+  readonly parts: readonly [Oriented, Oriented]
+  /** The lowest number in the row. */
+  readonly last: number
+}
+
+export interface Oriented {
+  readonly block: SnugBlock
+  readonly turned: boolean
+}
+
+/** A block lying one of its two ways: how far it reaches along the axis it is joined on and across, mm. */
+export interface Side extends Oriented {
+  readonly along: number
+  readonly across: number
+  /** What the block holds, once more: most are asked for nothing else. */
+  readonly holds: Packed
+}
+
+/** How much blocks may waste. */
+export interface Play {
+  /** Of the area of a block at most this part, from 0 up; with 0 sizes agree to the µm. */
+  readonly share: number
+  /** One block or sheet at most, mm². */
+  readonly most: number
+}
+
+/** Sums of names stay below this. */
+export const PRIME = 2 ** 50 - 27
+
+/** Sides that differ by more are never joined, mm. */
+const WIDEST_STEP = 25
+
+const NONE: readonly Side[] = []
+
+/** The axis along which a block that lies turned or not is a row; -1 for a piece. */
+const axisOf = ({ block, turned }: Oriented): -1 | 0 | 1 =>
+  typeof block.made === 'number' ? -1 : turned ? ((1 - block.made.axis) as 0 | 1) : block.made.axis
+
+/** Blocks of about one size across an axis, the small ones first. */
+interface Across {
+  /** Those that can be joined along the axis, for they are no rows along it themselves: what can't be turned, what can. */
+  readonly sides: readonly [Side[], Side[]]
+  /** All, by their length along the axis. */
+  readonly byLength: Map<number, Side[]>
+}
+
+type Waiting = Omit<SnugBlock, 'number'>
+
+/** Blocks with little waste, the small ones first; those that fit no sheet left out. */
+export class SnugBlocks {
+  readonly packing: PackedCounts
+  readonly all: SnugBlock[] = []
+  /** Sizes are the same without waste, and shorter is smaller. */
+  readonly exact: boolean
+  /** All blocks whose pieces come to no more than this area have been built, mm². */
+  upTo = 0
+  /** By the axis on which they are joined, and the size across. */
+  private readonly across: readonly Map<number, Across>[] = [new Map(), new Map()]
+  private readonly seen = new Set<number>()
+  private readonly waiting = new TinyQueue<Waiting>([], (a, b) => a.net - b.net || a.l * a.w - b.l * b.w)
+  /** What sizes are counted in, mm. */
+  private readonly unit: number
+  private readonly thinnest: number
+
+  constructor(
+    private readonly problem: Problem,
+    private readonly play: Play,
+  ) {
+    this.exact = play.share === 0
+    this.unit = this.exact ? 0.001 : 1
+    const demand = demandOf(problem)
+    this.packing = new PackedCounts(demand)
+    const wanted = problem.shapes.filter((_, shape) => demand[shape]! > 0)
+    this.thinnest = Math.min(...wanted.map((s) => Math.min(s.l, s.w)))
+    const random = randomFrom(1)
+    problem.shapes.forEach(({ l, w, area, turns }, shape) => {
+      const name = Math.floor(random() * PRIME)
+      if (demand[shape]! > 0) this.offer({ l, w, net: area, turns, holds: this.packing.one(shape), name, made: shape })
+    })
+  }
+
+  /** Builds all, or as many as are asked for or as there is time for. */
+  build(atMost: number, over: () => boolean): void {
+    while (this.waiting.length > 0) {
+      if (this.all.length >= atMost || ((this.all.length & 63) === 0 && over())) return
+      const block: SnugBlock = { ...this.waiting.pop()!, number: this.all.length }
+      this.upTo = block.net - SAME
+      this.all.push(block)
+      this.keep({ block, turned: false })
+      if (block.turns) this.keep({ block, turned: true })
+      for (const axis of [0, 1] as const) {
+        this.join({ block, turned: false }, axis, false)
+        this.join({ block, turned: false }, axis, true)
+        // with what can be turned itself once is enough
+        if (block.turns) this.join({ block, turned: true }, axis, false)
+      }
+    }
+    this.upTo = Infinity
+  }
+
+  /** A size as a whole number; the odd part keeps what is exact to half a unit from being rounded both ways. */
+  whole(size: number): number {
+    return Math.round(size / this.unit + 0.137)
+  }
+
+  /** What some pieces with a size are known by. */
+  known(name: number, l: number, w: number): number {
+    return (name + this.whole(l) * 268_435_399 + this.whole(w) * 179_424_673) % PRIME
+  }
+
+  /** Blocks to be joined along an axis to something of a size across, no more narrow or wide than told, mm. */
+  *beside(axis: 0 | 1, across: number, narrower: number, wider: number, turning: boolean): Generator<Side[]> {
+    const last = this.whole(across + wider)
+    for (let size = this.whole(across - narrower); size <= last; size++) {
+      const there = this.across[axis]!.get(size)
+      if (there) yield there.sides[turning ? 1 : 0]
+    }
+  }
+
+  /** Blocks, lying as they must, that fill a rectangle but for about some area, mm and mm²: those it holds are among them. */
+  filling(l: number, w: number, spare: number): readonly Side[] {
+    if (this.exact) return this.across[0]!.get(this.whole(w))?.byLength.get(this.whole(l)) ?? NONE
+    const found: Side[] = []
+    const widest = this.whole(w)
+    const longest = this.whole(l)
+    for (let size = this.whole(w - spare / l); size <= widest; size++) {
+      const there = this.across[0]!.get(size)
+      if (!there) continue
+      const left = spare - (widest - size - 1) * l
+      for (let length = this.whole(l - left / w); length <= longest; length++) {
+        const some = there.byLength.get(length)
+        if (some) found.push(...some)
+      }
+    }
+    return found
+  }
+
+  /** How much narrower a block may be than what it is laid beside, when an area may be wasted, mm. */
+  narrower(spare: number): number {
+    return this.exact ? 0 : Math.min(WIDEST_STEP, spare / this.thinnest)
+  }
+
+  private keep(oriented: Oriented): void {
+    const { block, turned } = oriented
+    const [l, w] = turned ? [block.w, block.l] : [block.l, block.w]
+    this.keepAlong(0, { ...oriented, along: l, across: w, holds: block.holds })
+    this.keepAlong(1, { ...oriented, along: w, across: l, holds: block.holds })
+  }
+
+  private keepAlong(axis: 0 | 1, side: Side): void {
+    const across = this.whole(side.across)
+    let there = this.across[axis]!.get(across)
+    if (!there) this.across[axis]!.set(across, (there = { sides: [[], []], byLength: new Map() }))
+    if (axisOf(side) !== axis) there.sides[side.block.turns ? 1 : 0].push(side)
+    const length = this.whole(side.along)
+    const same = there.byLength.get(length)
+    if (same) same.push(side)
+    else there.byLength.set(length, [side])
+  }
+
+  /** @param turning whether it is joined with blocks that can be turned, or with the others */
+  private join(mine: Oriented, axis: 0 | 1, turning: boolean): void {
+    const { block } = mine
+    const [l, w] = mine.turned ? [block.w, block.l] : [block.l, block.w]
+    const [along, across] = axis === 0 ? [l, w] : [w, l]
+    const last = axisOf(mine) === axis ? (block.made as Join).last : block.number
+    const spare = this.spare(2 * block.net) - (l * w - block.net)
+    const wider = this.exact ? 0 : Math.min(WIDEST_STEP, spare / along)
+    const turns = block.turns && turning
+    for (const sides of this.beside(axis, across, this.narrower(spare), wider, turning))
+      for (const other of sides) {
+        const b = other.block
+        const gap = across - other.across
+        // what comes after is larger still
+        if (b.number > last || (gap * b.net) / other.across > spare) break
+        const [long, wide] = [along + other.along, Math.max(across, other.across)]
+        const [nl, nw] = axis === 0 ? [long, wide] : [wide, long]
+        if (!this.fitsSome(nl, nw, turns)) {
+          if (this.exact) break
+          continue
+        }
+        const net = block.net + b.net
+        if (!this.exact && long * wide - net > this.spare(net)) continue
+        if (!this.packing.both(block.holds, other.holds)) continue
+        const holds = this.packing.sum(block.holds, b.holds)
+        const name = (block.name + b.name) % PRIME
+        this.offer({ l: nl, w: nw, net, turns, name, holds, made: { axis, parts: [mine, other], last: b.number } })
+      }
+  }
+
+  /** What a block of some pieces may waste, mm². */
+  private spare(net: number): number {
+    return Math.min(this.play.most, (net * this.play.share) / (1 - this.play.share)) + SAME
+  }
+
+  private offer(block: Waiting): void {
+    const name = this.known(block.name, block.l, block.w)
+    if (this.seen.has(name)) return
+    this.seen.add(name)
+    this.waiting.push(block)
+  }
+
+  private fitsSome(l: number, w: number, turns: boolean): boolean {
+    for (const s of this.problem.sheets) if (holds(s, l, w) || (turns && holds(s, w, l))) return true
+    return false
+  }
+}
+
+const holds = (sheet: Pick<Shape, 'l' | 'w'>, l: number, w: number): boolean =>
+  l <= sheet.l + SAME && w <= sheet.w + SAME

@@ -1,0 +1,53 @@
+import type { FullSheet } from '../build-up'
+import type { Problem } from '../sheets'
+import type { Play } from './blocks'
+import { without } from '../peel'
+import { cover } from './cover'
+import { SnugSheets, type Reach } from './sheets'
+
+/** Below this part of a sheet's area a plan wastes next to nothing, and sizes are taken as they are. */
+const NOTHING = 0.001
+
+/** Where more than this part may be wasted, sides that nearly agree are too many to tell anything. */
+const TOO_MUCH = 0.02
+
+/**
+ * What blocks may waste where the sheets of a plan may waste some area in all; null where that is so much that it is no use.
+ * @param slack what may be wasted in all, mm²
+ * @param room the area of the sheets, mm²
+ * @param times how many times the share of all a block may waste
+ */
+export function playFor(problem: Problem, slack: number, room: number, times: number): Play | null {
+  const largest = Math.max(...problem.sheets.map((s) => s.area))
+  if (slack < NOTHING * largest) return { share: 0, most: 1 }
+  if (slack > TOO_MUCH * room) return null
+  const sheets = Math.max(1, room / largest)
+  return { share: (times * slack) / room, most: slack * Math.min(1, 2 / sheets) }
+}
+
+/**
+ * Sheets with little waste that together take every piece, or as much of them as was found: as many as go together of those
+ * found from all pieces, then the same from what they left.
+ * @param slack what all of them may waste, mm²
+ */
+export function fillSnugly(
+  problem: Problem,
+  play: Play,
+  slack: number,
+  reach: Reach & { nodes: number },
+  over: () => boolean,
+): FullSheet[] {
+  const full: FullSheet[] = []
+  for (let spare = slack; !over();) {
+    const { rest } = without(problem, full)
+    if (rest.pieces.length === 0) break
+    const most = Math.min(play.most, Math.max(1, spare))
+    const snug = new SnugSheets(rest, { ...play, most })
+    snug.find(reach, over)
+    const more = cover(rest, snug.packing, snug.found, spare + 1, reach.nodes, over)
+    if (more.length === 0) break
+    full.push(...more.map((s) => snug.full(s)))
+    spare -= more.reduce((sum, s) => sum + s.waste, 0)
+  }
+  return full
+}

@@ -1,0 +1,170 @@
+import TinyQueue from 'tinyqueue'
+import { SAME } from '../../instance'
+import type { Block } from '../blocks'
+import type { FullSheet } from '../build-up'
+import type { Packed } from '../packed-counts'
+import type { Problem } from '../sheets'
+import { PRIME, SnugBlocks, type Oriented, type Play, type Side, type SnugBlock } from './blocks'
+
+/** A piece of stock filled with little waste or none: what was taken away from it, and the block that fills what was left. */
+export interface SnugSheet {
+  readonly sheet: number
+  /** What of it no piece takes, mm². */
+  readonly waste: number
+  readonly holds: Packed
+  readonly rest: Rest
+  readonly last: Oriented
+}
+
+/** How far it goes. */
+export interface Reach {
+  readonly blocks: number
+  /** Rectangles that are left when something is taken away from a sheet. */
+  readonly rests: number
+  readonly sheets: number
+}
+
+/** What part of the waste allowed a sheet that is taken up is worth, when it is decided where to go on. */
+const PROMISING = 0.8
+
+/** What is left of a sheet when some blocks are taken away from it. */
+interface Rest {
+  readonly l: number
+  readonly w: number
+  /** Area of what was taken away, mm², and what it was. */
+  readonly net: number
+  readonly holds: Packed
+  readonly name: number
+  /** What may still be wasted, mm². */
+  readonly spare: number
+  /** What was taken away last. */
+  readonly taken: Taken | null
+}
+
+interface Taken {
+  readonly from: Rest
+  readonly axis: 0 | 1
+  readonly side: Side
+}
+
+/**
+ * Pieces of stock filled with little waste or none. Blocks are built up as far as that goes, to half of a sheet at least;
+ * from the sheet blocks are taken away, edge to edge, until one block fills what is left: of the two sides of a cut one is
+ * never more than half.
+ */
+export class SnugSheets {
+  readonly found: SnugSheet[] = []
+  private readonly blocks: SnugBlocks
+  private readonly seen = new Set<number>()
+
+  constructor(
+    private readonly problem: Problem,
+    private readonly play: Play,
+  ) {
+    this.blocks = new SnugBlocks(problem, play)
+  }
+
+  get packing(): SnugBlocks['packing'] {
+    return this.blocks.packing
+  }
+
+  /** @returns whether these are all there are whose blocks keep to the play */
+  find(reach: Reach, over: () => boolean): boolean {
+    this.blocks.build(reach.blocks, over)
+    const ended = this.problem.sheets.map((s, sheet) => s.count === 0 || this.takeAway(sheet, reach, over))
+    const largest = Math.max(...this.problem.sheets.map((s) => s.area))
+    return ended.every(Boolean) && this.blocks.upTo >= largest / 2
+  }
+
+  private takeAway(sheet: number, reach: Reach, over: () => boolean): boolean {
+    const { l, w } = this.problem.sheets[sheet]!
+    const { most } = this.play
+    const all: Rest = { l, w, net: 0, holds: this.packing.none(), name: 0, spare: this.play.most, taken: null }
+    this.close(sheet, all)
+    // those first that have wasted little for what they have taken
+    const key = (rest: Rest): number => (most - rest.spare) / most - (PROMISING * rest.net) / (l * w)
+    const open = new TinyQueue<Rest>([all], (a, b) => key(a) - key(b))
+    const met = new Set<number>()
+    let rests = 0
+    const keep = (rest: Rest): void => {
+      const name = this.blocks.known(rest.name, rest.l, rest.w)
+      if (met.has(name)) return
+      met.add(name)
+      open.push(rest)
+    }
+    for (let rest = open.pop(); rest; rest = open.pop()) {
+      if (this.found.length >= reach.sheets || rests++ > reach.rests || ((rests & 63) === 0 && over())) return false
+      for (const axis of [0, 1] as const)
+        for (const turning of [false, true]) this.smaller(sheet, rest, axis, turning, keep)
+    }
+    return true
+  }
+
+  /** Takes one more block away, of a row in one order only. What one block may fill is closed, the rest is kept. */
+  private smaller(sheet: number, from: Rest, axis: 0 | 1, turning: boolean, keep: (rest: Rest) => void): void {
+    const { blocks, packing } = this
+    const { l, w, taken: before } = from
+    const least = before?.axis === axis ? before.side.block.number : 0
+    const [length, across] = axis === 0 ? [l, w] : [w, l]
+    for (const sides of blocks.beside(axis, across, blocks.narrower(from.spare), 0, turning))
+      for (const side of sides) {
+        const { block, along } = side
+        const left = length - along
+        if (along > left + SAME) {
+          if (blocks.exact) break
+          continue
+        }
+        const lost = along * side.across - block.net + along * (across - side.across)
+        if (block.number < least || side.across > across + SAME || lost > from.spare + SAME) continue
+        const [rl, rw] = axis === 0 ? [left, w] : [l, left]
+        const closes = left * across <= blocks.upTo
+        if (closes && blocks.exact && blocks.filling(rl, rw, 0).length === 0) continue
+        if (!packing.both(from.holds, side.holds)) continue
+        const rest: Rest = {
+          ...{ l: rl, w: rw, net: from.net + block.net, spare: from.spare - lost },
+          holds: packing.sum(from.holds, block.holds),
+          name: (from.name + block.name) % PRIME,
+          taken: { from, axis, side },
+        }
+        if (closes) this.close(sheet, rest)
+        else keep(rest)
+      }
+  }
+
+  /** Fills what is left of a sheet by one block. */
+  private close(sheet: number, rest: Rest): void {
+    for (const last of this.blocks.filling(rest.l, rest.w, rest.spare)) {
+      if (!this.packing.both(rest.holds, last.holds)) continue
+      if (last.across > rest.w + SAME || last.along > rest.l + SAME) continue
+      const waste = this.problem.sheets[sheet]!.area - rest.net - last.block.net
+      if (waste > this.play.most + SAME) continue
+      const name = (rest.name + last.block.name + sheet) % PRIME
+      if (this.seen.has(name)) continue
+      this.seen.add(name)
+      this.found.push({ sheet, waste, holds: this.packing.sum(rest.holds, last.block.holds), rest, last })
+    }
+  }
+
+  /** The same as other full sheets are. */
+  full({ sheet, waste, holds, rest, last }: SnugSheet): FullSheet {
+    let all = { block: this.blockOf(last.block), turned: last.turned }
+    for (let { taken } = rest; taken; { taken } = taken.from) {
+      const { axis, side } = taken
+      const { l, w } = taken.from
+      const parts = [{ block: this.blockOf(side.block), turned: side.turned }, all] as const
+      all = { block: { l, w, area: l * w, turns: false, made: { axis, parts } }, turned: false }
+    }
+    return { sheet, waste, built: { block: all.block, counts: this.packing.counts(holds), waste } }
+  }
+
+  private blockOf({ l, w, turns, made }: SnugBlock): Block {
+    const area = l * w
+    if (typeof made === 'number') return { l, w, area, turns, made: { piece: made } }
+    const [a, b] = made.parts
+    const parts = [
+      { block: this.blockOf(a.block), turned: a.turned },
+      { block: this.blockOf(b.block), turned: b.turned },
+    ] as const
+    return { l, w, area, turns, made: { axis: made.axis, parts } }
+  }
+}
