@@ -63,7 +63,7 @@ export class FullSheets {
 
   /** Builds up once more with more waste allowed, and lays the full sheets that together cover most. */
   next(limit: number): Layout {
-    const drawn = this.snug() ?? this.grown(limit)
+    const drawn = this.snug(limit) ?? this.grown(limit)
     const byShape: number[][] = this.problem.shapes.map(() => [])
     this.problem.pieces.forEach((shape, piece) => byShape[shape]!.push(piece))
     const laid = drawn.map((f) =>
@@ -77,11 +77,11 @@ export class FullSheets {
   }
 
   /** Full sheets with next to no waste; null where more may be wasted, or when that has been tried. */
-  private snug(): FullSheet[] | null {
+  private snug(limit: number): FullSheet[] | null {
     const reach = SNUG_LEVELS[this.snugLevel++]
     const play = reach && this.play(reach.times)
     if (!play || (play.share === 0 && this.snugLevel > TIGHT_LEVELS)) return null
-    const full = fillSnugly(this.problem, play, this.slack, reach, this.means.over)
+    const full = fillSnugly(this.problem, play, { waste: this.slack, cost: limit }, reach, this.means.over)
     full.forEach(this.add)
     return full
   }

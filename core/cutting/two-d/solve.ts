@@ -4,6 +4,7 @@ import { FullSheets } from './full-sheets'
 import { layoutOf, type Layout } from './layout'
 import { Refill } from './refill'
 import { firstPlan, LimitSearch, PATIENT, QUICK } from './search'
+import { inSpanningRows, outOfRows } from './rows'
 import { stateOf } from './tree-of'
 import { areaOf, type Problem } from './sheets'
 
@@ -21,6 +22,9 @@ const MOSTLY = 5
 /** In so many rounds only single pieces are moved: that is quick, and enough where there is room. */
 const LIGHT = 2
 
+/** Where equal pieces span a sheet in rows, the rows are laid out first, in so many rounds. */
+const ROWS = 5
+
 /** Before these rounds full sheets are looked for among all pieces. */
 const WHOLE = [2, 4, 8, 14, 26, 50, 98]
 
@@ -35,6 +39,14 @@ export function* layOut(problem: Problem, means: Means): Generator<Layout, Layou
   let best = layoutOf(problem, firstPlan(problem, means.random))
   yield best
   const done = (): boolean => best.left.length === 0 && best.cost <= least + 1
+  const rows = done() ? null : inSpanningRows(problem)
+  if (rows) {
+    const first = { ...means, rounds: Math.min(ROWS, means.rounds) }
+    for (const plan of layOut(rows.problem, first)) {
+      const found = outOfRows(rows, plan)
+      if (isBetter(problem, found, best)) yield (best = found)
+    }
+  }
   const full = new FullSheets(problem, least, means)
   let rounds = 0
   while (!done() && rounds < means.rounds && !means.over()) {
@@ -43,14 +55,19 @@ export function* layOut(problem: Problem, means: Means): Generator<Layout, Layou
     while (rounds < means.rounds && !means.over()) {
       rounds++
       const found = search.round()
-      const lack = areaOf(problem, found.left) - areaOf(problem, best.left)
-      const is = lack < -1 || (lack <= 1 && found.cost < best.cost - 1)
+      const is = isBetter(problem, found, best)
       if (is) best = found
       yield best
       if (is) break
     }
   }
   return best
+}
+
+/** Whether a plan leaves less than another, or as much and buys less. */
+function isBetter(problem: Problem, plan: Layout, than: Layout): boolean {
+  const lack = areaOf(problem, plan.left) - areaOf(problem, than.left)
+  return lack < -1 || (lack <= 1 && plan.cost < than.cost - 1)
 }
 
 /** Looks for a plan within a limit by several ways. */

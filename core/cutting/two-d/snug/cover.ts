@@ -3,6 +3,12 @@ import type { Problem } from '../sheets'
 import { demandOf } from '../sheets'
 import type { SnugSheet } from './sheets'
 
+/** What sheets waste and cost, mm². */
+export interface Spent {
+  readonly waste: number
+  readonly cost: number
+}
+
 /** A sheet to choose, with the shapes that it holds. */
 interface Choice {
   readonly sheet: SnugSheet
@@ -13,18 +19,18 @@ interface Choice {
 /**
  * Sheets that together take every piece, or as much of them as was found: always the piece that the fewest sheets hold is
  * given a sheet next (D. E. Knuth, Dancing links, 2000).
- * @param slack what they may waste in all, mm²
+ * @param may what they may waste and cost in all, mm²
  * @param nodes how many times a sheet is chosen, at most
  */
 export function cover(
   problem: Problem,
   packing: PackedCounts,
   sheets: readonly SnugSheet[],
-  slack: number,
+  may: Spent,
   nodes: number,
   over: () => boolean,
 ): SnugSheet[] {
-  return new Cover(problem, packing, nodes, over).run(sheets, slack)
+  return new Cover(problem, packing, nodes, over).run(sheets, may)
 }
 
 class Cover {
@@ -45,46 +51,54 @@ class Cover {
     this.used = problem.sheets.map(() => 0)
   }
 
-  run(sheets: readonly SnugSheet[], slack: number): SnugSheet[] {
+  run(sheets: readonly SnugSheet[], may: Spent): SnugSheet[] {
     const byWaste = [...sheets].sort((a, b) => a.waste - b.waste)
     const choices = byWaste.map((sheet): Choice => {
       const shapes = this.packing.shapes(sheet.holds)
       return { sheet, shapes, area: this.problem.sheets[sheet.sheet]!.area - sheet.waste }
     })
-    this.choose(this.packing.none(), choices, slack)
+    this.choose(this.packing.none(), choices, may)
     return this.best
   }
 
   /** @returns whether everything is covered, or the search is at its end */
-  private choose(held: Packed, choices: readonly Choice[], slack: number): boolean {
+  private choose(held: Packed, choices: readonly Choice[], may: Spent): boolean {
     if (this.covered > this.most) [this.most, this.best] = [this.covered, [...this.chosen]]
     const counts = this.packing.counts(held)
     const rare = this.rarest(counts, choices)
     if (rare < 0) return counts.every((n, shape) => n === this.demand[shape])
     for (const choice of choices.filter((c) => c.shapes.includes(rare))) {
       if (this.nodes-- <= 0 || this.over()) return true
-      if (this.take(choice, held, choices, slack - choice.sheet.waste)) return true
+      if (this.take(choice, held, choices, may)) return true
     }
     // nothing with it leads to the end: what goes without it is no whole plan
     return false
   }
 
-  private take({ sheet, area }: Choice, held: Packed, choices: readonly Choice[], slack: number): boolean {
+  private take({ sheet, area }: Choice, held: Packed, choices: readonly Choice[], may: Spent): boolean {
     const now = this.packing.sum(held, sheet.holds)
+    const left = { waste: may.waste - sheet.waste, cost: may.cost - this.costOf(sheet) }
+    if (left.cost < -1) return false
     this.used[sheet.sheet]!++
     this.covered += area
     this.chosen.push(sheet)
-    const free = (s: number): boolean => this.used[s]! < this.problem.sheets[s]!.count
+    const goes = (s: SnugSheet): boolean =>
+      s.waste <= left.waste + 1 &&
+      this.costOf(s) <= left.cost + 1 &&
+      this.used[s.sheet]! < this.problem.sheets[s.sheet]!.count &&
+      this.packing.both(now, s.holds)
     const done = this.choose(
       now,
-      choices.filter((c) => c.sheet.waste <= slack + 1 && free(c.sheet.sheet) && this.packing.both(now, c.sheet.holds)),
-      slack,
+      choices.filter((c) => goes(c.sheet)),
+      left,
     )
     this.chosen.pop()
     this.covered -= area
     this.used[sheet.sheet]!--
     return done
   }
+
+  private readonly costOf = (sheet: SnugSheet): number => this.problem.sheets[sheet.sheet]!.cost
 
   /** The shape still wanted that the fewest choices hold, but one at least; -1 if there is none. */
   private rarest(held: Uint16Array, choices: readonly Choice[]): number {

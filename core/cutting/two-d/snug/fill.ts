@@ -2,7 +2,7 @@ import type { FullSheet } from '../build-up'
 import type { Problem } from '../sheets'
 import type { Play } from './blocks'
 import { without } from '../peel'
-import { cover } from './cover'
+import { cover, type Spent } from './cover'
 import { SnugSheets, type Reach } from './sheets'
 
 /** Below this part of a sheet's area a plan wastes next to nothing, and sizes are taken as they are. */
@@ -28,26 +28,26 @@ export function playFor(problem: Problem, slack: number, room: number, times: nu
 /**
  * Sheets with little waste that together take every piece, or as much of them as was found: as many as go together of those
  * found from all pieces, then the same from what they left.
- * @param slack what all of them may waste, mm²
+ * @param may what all of them may waste and cost, mm²
  */
 export function fillSnugly(
   problem: Problem,
   play: Play,
-  slack: number,
+  may: Spent,
   reach: Reach & { nodes: number },
   over: () => boolean,
 ): FullSheet[] {
   const full: FullSheet[] = []
-  for (let spare = slack; !over();) {
+  let { waste, cost } = may
+  while (!over()) {
     const { rest } = without(problem, full)
     if (rest.pieces.length === 0) break
-    const most = Math.min(play.most, Math.max(1, spare))
-    const snug = new SnugSheets(rest, { ...play, most })
+    const snug = new SnugSheets(rest, { ...play, most: Math.min(play.most, Math.max(1, waste)) })
     snug.find(reach, over)
-    const more = cover(rest, snug.packing, snug.found, spare + 1, reach.nodes, over)
+    const more = cover(rest, snug.packing, snug.found, { waste: waste + 1, cost }, reach.nodes, over)
     if (more.length === 0) break
     full.push(...more.map((s) => snug.full(s)))
-    spare -= more.reduce((sum, s) => sum + s.waste, 0)
+    for (const { waste: lost, sheet } of more) [waste, cost] = [waste - lost, cost - problem.sheets[sheet]!.cost]
   }
   return full
 }
