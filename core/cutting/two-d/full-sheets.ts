@@ -15,15 +15,18 @@ const LEVELS: readonly { share: number; pairs: number }[] = [
   { share: 0.03, pairs: 4_000_000 },
 ]
 
-/** How far sheets with next to no waste are looked for before that, and how many times the share of all one may waste. */
-const SNUG_LEVELS = [
-  { times: 2.3, blocks: 3000, rests: 20_000, sheets: 10_000, nodes: 1000 },
-  { times: 1.3, blocks: 10_000, rests: 25_000, sheets: 50_000, nodes: 2000 },
-  { times: 3.5, blocks: 3000, rests: 20_000, sheets: 10_000, nodes: 1000 },
+/** How far sheets without waste are looked for before that, where none may be wasted. */
+const TIGHT_LEVELS = [
+  { times: 0, blocks: 3000, rests: 20_000, sheets: 10_000, nodes: 1000 },
+  { times: 0, blocks: 10_000, rests: 25_000, sheets: 50_000, nodes: 2000 },
 ]
 
-/** Where nothing may be wasted the last of them is no other than the first. */
-const TIGHT_LEVELS = 2
+/** The same with next to no waste, and how many times the share of all a block may waste. */
+const SNUG_LEVELS: typeof TIGHT_LEVELS = [
+  { times: 2.3, blocks: 3000, rests: 10_000, sheets: 5000, nodes: 1000 },
+  { times: 1.3, blocks: 4000, rests: 10_000, sheets: 5000, nodes: 1000 },
+  { times: 3.5, blocks: 2000, rests: 10_000, sheets: 5000, nodes: 1000 },
+]
 
 /** How much waste a large block is worth when it is decided what is joined next. */
 const EAGER = 0.02
@@ -78,9 +81,10 @@ export class FullSheets {
 
   /** Full sheets with next to no waste; null where more may be wasted, or when that has been tried. */
   private snug(limit: number): FullSheet[] | null {
-    const reach = SNUG_LEVELS[this.snugLevel++]
+    const tight = this.play(1)?.share === 0
+    const reach = (tight ? TIGHT_LEVELS : SNUG_LEVELS)[this.snugLevel++]
     const play = reach && this.play(reach.times)
-    if (!play || (play.share === 0 && this.snugLevel > TIGHT_LEVELS)) return null
+    if (!play) return null
     const full = fillSnugly(this.problem, play, { waste: this.slack, cost: limit }, reach, this.means.over)
     full.forEach(this.add)
     return full

@@ -18,7 +18,11 @@ const ENOUGH = [1, 4, 16, 64, 256]
 
 /** How often, where next to nothing may be wasted, sheets are filled from such blocks, and how far these are built. */
 const SNUGLY = 0.7
-const SNUG_REACH = { blocks: 2000, rests: 5000, sheets: 2000, nodes: 300 }
+const TIGHT_REACH = { blocks: 3000, rests: 10_000, sheets: 5000, nodes: 300 }
+const SNUG_REACH = { blocks: 1000, rests: 2000, sheets: 500, nodes: 300 }
+
+/** With some waste that is quick for so many sheets at once. */
+const AT_ONCE = 3
 
 /** Steps for what full sheets leave. */
 const REST = 400
@@ -92,7 +96,7 @@ export class Refill {
     const wasted = emptied.reduce((sum, l) => sum + this.wasteOf(l), 0)
     const spare = Math.max(wasted - areaOf(this.problem, this.now.left), AGAIN * random() * wasted)
     const limit = this.limit - this.cost(kept)
-    const full = this.snugly(open, limit) ?? this.peeled(open, spare, limit)
+    const full = this.snugly(open, emptied.length, limit) ?? this.peeled(open, spare, limit)
     const { rest, pieceOf, taken } = without(open, full)
     const filled = full.map((f, i) => layFull(open, f, taken[i]!))
     const search = new LimitSearch(rest, limit - this.cost(filled), random)
@@ -111,11 +115,12 @@ export class Refill {
   }
 
   /** By sheets with next to no waste, where no more may be wasted; else, and at times even so, null. */
-  private snugly(open: Problem, limit: number): FullSheet[] | null {
+  private snugly(open: Problem, sheets: number, limit: number): FullSheet[] | null {
     const { random, snug } = this
     const play = snug.play(1 + 3 * random())
-    if (!play || random() > SNUGLY) return null
-    return fillSnugly(open, play, { waste: snug.slack, cost: limit }, SNUG_REACH, this.over)
+    if (!play || random() > SNUGLY || (play.share > 0 && sheets > AT_ONCE)) return null
+    const reach = play.share > 0 ? SNUG_REACH : TIGHT_REACH
+    return fillSnugly(open, play, { waste: snug.slack, cost: limit }, reach, this.over)
   }
 
   private peeled(open: Problem, spare: number, limit: number): FullSheet[] {
