@@ -12,7 +12,7 @@ const history = useHistory()
 const { length } = useFormat()
 
 const conflict = computed(() => outbox.conflicts[0] ?? null)
-const mine = computed(() => (conflict.value ? (records.all.get(conflict.value.key)?.data ?? null) : null))
+const mine = computed(() => (conflict.value ? (records.at(conflict.value.key)?.data ?? null) : null))
 const rows = computed(() =>
   conflict.value
     ? differences(mine.value, conflict.value.theirs.data, (id) => records.toolsById.get(id)?.name ?? id, length)

@@ -14,7 +14,7 @@ interface DraggedFigure {
   put: (value: number) => void
 }
 
-/** Drags a figure by its label: to the right more, to the left less, step by step, once in two frames; one deed. */
+/** Drags a figure by its label: to the right more, to the left less, step by step, once in three frames; one deed. */
 export function useDraggedFigure(): { drag: (event: PointerEvent, figure: DraggedFigure) => void } {
   const history = useHistory()
   let stop: (() => void) | null = null
@@ -32,8 +32,12 @@ export function useDraggedFigure(): { drag: (event: PointerEvent, figure: Dragge
       frame = 0
       if (asked === last) return
       put((last = asked))
-      // the next frame is for drawing it
-      frame = requestAnimationFrame(() => (frame = requestAnimationFrame(paint)))
+      // the next two frames are for drawing it
+      let rest = 2
+      const wait = (): void => {
+        frame = requestAnimationFrame(rest-- > 0 ? wait : paint)
+      }
+      wait()
     }
     const moved = ({ clientX }: PointerEvent): void => {
       const steps = Math.round((clientX - event.clientX) / PIXELS)

@@ -21,15 +21,27 @@ export function useHolder(id: Ref<string>) {
   /** Worked out and looked over; while a figure is dragged it stays as it was, and only what is drawn follows. */
   const worked = shallowRef<Design | null>(input.value ? design(input.value) : null)
   const drawn = shallowRef(worked.value)
+  /** The same for the marks on the stick. */
+  const marked = shallowRef(worked.value)
   let next: Design | null = null
   let frame = 0
-  /** Worked out in one frame and drawn in the next, so that neither is late. */
+  let after = 0
+  /** Worked out in one frame, drawn in the next, and marked on the stick in the one after, so that none is late. */
   function follow(now: PlanInput): void {
     next = drawnDesign(now, worked.value!.verdicts)
     frame ||= requestAnimationFrame(() => {
       frame = 0
       drawn.value = next
+      after ||= requestAnimationFrame(() => {
+        after = 0
+        marked.value = drawn.value
+      })
     })
+  }
+  function dropFrames(): void {
+    cancelAnimationFrame(frame)
+    cancelAnimationFrame(after)
+    frame = after = 0
   }
   watchEffect(() => {
     const now = input.value
@@ -37,12 +49,11 @@ export function useHolder(id: Ref<string>) {
       if (now !== worked.value.input) follow(now)
       return
     }
-    cancelAnimationFrame(frame)
-    frame = 0
+    dropFrames()
     if (now !== (worked.value?.input ?? null)) worked.value = now ? design(now) : null
-    drawn.value = worked.value
+    marked.value = drawn.value = worked.value
   })
-  onBeforeUnmount(() => cancelAnimationFrame(frame))
+  onBeforeUnmount(dropFrames)
 
   const change = (label: string, more: Partial<Holder>, alone = false) => {
     if (holder.value) history.change(label, 'holders', holder.value.id, { ...holder.value, ...more }, alone)
@@ -81,5 +92,5 @@ export function useHolder(id: Ref<string>) {
   const turn = (seat: string, by: SeatOrder['turn']) => apply('Turn a tool', { kind: 'turn', seat, turn: by }, true)
   const unseat = (seat: string) => apply('Take a tool out', { kind: 'leave out', seats: [seat] }, true)
 
-  return { holder, form, input, worked, drawn, change, apply, choose, seatTool, move, turn, unseat }
+  return { holder, form, input, worked, drawn, marked, change, apply, choose, seatTool, move, turn, unseat }
 }

@@ -36,10 +36,8 @@ export function useTrayView() {
     })
     return before && sameItems(before, found) ? before : found
   })
-  /** Tools that have a place in a holder. */
-  const housed = computed(() => new Set(records.holders.flatMap((h) => h.seats.map((s) => s.tool))))
   const zoom = (way: 1 | -1) =>
     (scale.value = Math.min(SCALE.most, Math.max(SCALE.least, scale.value * SCALE.step ** way)))
 
-  return { words, sort, scale, shown, housed, zoom }
+  return { words, sort, scale, shown, zoom }
 }

@@ -12,8 +12,7 @@ const { ask } = useNewHolder()
 const router = useRouter()
 
 const toMeasure = computed(() => records.tools.filter((t) => lacks(t).length > 0))
-const housed = computed(() => new Set(records.holders.flatMap((h) => h.seats.map((s) => s.tool))))
-const homeless = computed(() => records.tools.filter((t) => !housed.value.has(t.id) && lacks(t).length === 0))
+const homeless = computed(() => records.tools.filter((t) => !records.housed.has(t.id) && lacks(t).length === 0))
 const looked = computed(() =>
   records.holders.map((holder) => {
     const d = design({ shop: records.shop!, tools: records.toolsById, holder })

@@ -61,7 +61,7 @@ export const useLive = defineStore('live', () => {
   function takeIn(kind: RecordKind, sent: Record<string, unknown>): void {
     const theirs = taken(kind, sent)
     const key = keyOf(theirs)
-    const here = records.all.get(key)
+    const here = records.at(key)
     if (outbox.pending.has(key) || (here && here.version >= theirs.version)) return
     records.set(theirs)
     if (here && kind !== 'works') {
@@ -73,7 +73,7 @@ export const useLive = defineStore('live', () => {
 
   async function hear(heard: Heard): Promise<void> {
     if (heard.kind !== 'shops' && heard.shop !== records.shopId) return
-    const here = records.all.get(keyOf(heard))
+    const here = records.at(keyOf(heard))
     if (outbox.pending.has(keyOf(heard)) || (here && here.version >= heard.version)) return
     const answer = await ask<Record<string, unknown>>('GET', `/api/${heard.kind}/${encodeURIComponent(heard.id)}`)
     if (answer.kind === 'ok') takeIn(heard.kind, answer.value)

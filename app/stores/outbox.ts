@@ -2,7 +2,17 @@ import { defineStore } from 'pinia'
 import { computed, shallowReactive } from 'vue'
 import { mergeWork } from '#core/model/work'
 import { ask, type Problem } from './backend'
-import { asChange, keyOf, sameData, sending, taken, type ManyAnswer, type Kept, type RecordKind } from './record'
+import {
+  asChange,
+  keyOf,
+  RECORD_KINDS,
+  sameData,
+  sending,
+  taken,
+  type ManyAnswer,
+  type Kept,
+  type RecordKind,
+} from './record'
 import { useRecords } from './records'
 
 /** How long after the last change a record is sent, and how long after a failure it is tried again, ms. */
@@ -84,7 +94,7 @@ export const useOutbox = defineStore('outbox', () => {
 
   /** The record as it goes out now, marked as on its way; null when there is nothing to send. */
   function outgoing(key: string): Kept | null {
-    const record = records.all.get(key)
+    const record = records.at(key)
     const now = pending.get(key)
     if (!record || !now || now.state === 'sending' || now.state === 'conflict') return null
     if (record.data === null && record.version === 0) {
@@ -137,11 +147,11 @@ export const useOutbox = defineStore('outbox', () => {
 
   /** The server has `sent`; what was typed since goes after it. */
   function saved(key: string, sent: Kept, theirs: Kept): void {
-    const latest = records.all.get(key)!
+    const latest = records.at(key)!
     records.set({ ...latest, version: theirs.version })
     if (latest.data === sent.data) return settled(key)
     pending.delete(key)
-    changed(records.all.get(key)!)
+    changed(records.at(key)!)
   }
 
   /** Somebody saved in between: if it says the same (such as our own save, whose answer was lost) all is well, else both are shown. */
@@ -153,7 +163,7 @@ export const useOutbox = defineStore('outbox', () => {
 
   /** What was ticked off here and elsewhere is brought together without asking. */
   function merged(key: string, theirs: Kept<'works'>): void {
-    const mine = records.all.get(key) as Kept<'works'>
+    const mine = records.at(key) as Kept<'works'>
     const next = { ...mine, version: theirs.version, data: mergeWork(mine.data!, theirs.data!) }
     records.set(next)
     pending.delete(key)
@@ -164,7 +174,7 @@ export const useOutbox = defineStore('outbox', () => {
   /** Ends a conflict: what is here is saved over theirs, or theirs is taken. */
   function decide(key: string, choice: 'mine' | 'theirs'): void {
     const theirs = pending.get(key)?.theirs
-    const mine = records.all.get(key)
+    const mine = records.at(key)
     if (!theirs || !mine) return
     pending.delete(key)
     if (choice === 'theirs') {
@@ -187,7 +197,7 @@ export const useOutbox = defineStore('outbox', () => {
         localStorage.removeItem(name)
         continue
       }
-      const here = records.all.get(key)
+      const here = records.at(key)
       if (here && sameData(here.data, kept.data)) {
         localStorage.removeItem(name)
         continue
@@ -209,7 +219,8 @@ export const useOutbox = defineStore('outbox', () => {
 function readKept(text: string | null): Kept | null {
   try {
     const kept = JSON.parse(text ?? '') as Kept<RecordKind>
-    return typeof kept?.id === 'string' && typeof kept.version === 'number' ? kept : null
+    const whole = typeof kept?.id === 'string' && typeof kept.version === 'number' && RECORD_KINDS.includes(kept.kind)
+    return whole ? kept : null
   } catch {
     return null
   }

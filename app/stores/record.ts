@@ -30,6 +30,12 @@ export interface Kept<K extends RecordKind = RecordKind> {
 
 export const keyOf = (record: { kind: RecordKind; id: string }) => `${record.kind}/${record.id}`
 
+/** The kind and id in a key. */
+export function ofKey(key: string): { kind: RecordKind; id: string } {
+  const slash = key.indexOf('/')
+  return { kind: key.slice(0, slash) as RecordKind, id: key.slice(slash + 1) }
+}
+
 const OURS = ['version', 'createdAt', 'updatedAt', 'deleted', 'shop']
 
 /** A record as the server sends it, taken in. */

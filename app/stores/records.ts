@@ -5,7 +5,7 @@ import type { Holder } from '#core/model/holder'
 import type { Shop } from '#core/shop/shop'
 import type { Wall } from '#core/wall/wall'
 import { ask } from './backend'
-import { keyOf, taken, type Contents, type Kept, type RecordKind } from './record'
+import { ofKey, RECORD_KINDS, taken, type Contents, type Kept, type RecordKind } from './record'
 
 const CHOSEN = 'fingerling:shop'
 
@@ -15,19 +15,25 @@ const steady = <T>(before: T[] | undefined, now: T[]): T[] =>
 
 /** Every record of the current shop, and the shops themselves, as this page has them now. */
 export const useRecords = defineStore('records', () => {
-  const all = shallowReactive(new Map<string, Kept>())
+  /** By kind, so that what is worked out from one kind isn't asked anew when a record of another changes. */
+  const all = Object.fromEntries(
+    RECORD_KINDS.map((kind) => [kind, shallowReactive(new Map<string, Kept>())]),
+  ) as Record<RecordKind, Map<string, Kept>>
   const shopId = ref<string | null>(null)
   /** `loading` at first, `away` when the server could not be asked, then `here` */
   const state = ref<'loading' | 'away' | 'here'>('loading')
 
-  const get = <K extends RecordKind>(kind: K, id: string) => all.get(keyOf({ kind, id })) as Kept<K> | undefined
-  const set = (record: Kept) => void all.set(keyOf(record), record)
+  const get = <K extends RecordKind>(kind: K, id: string) => all[kind].get(id) as Kept<K> | undefined
+  const set = (record: Kept) => void all[record.kind].set(record.id, record)
+  /** The record of a key, as `keyOf` makes it. */
+  function at(key: string): Kept | undefined {
+    const { kind, id } = ofKey(key)
+    return get(kind, id)
+  }
 
   /** Every record of a kind that is not deleted; of the current shop, save for shops. */
   function living<K extends RecordKind>(kind: K): (Kept<K> & { data: Contents[K] })[] {
-    const found = [...all.values()].filter(
-      (r) => r.kind === kind && r.data && (kind === 'shops' || r.shop === shopId.value),
-    )
+    const found = [...all[kind].values()].filter((r) => r.data && (kind === 'shops' || r.shop === shopId.value))
     return found as (Kept<K> & { data: Contents[K] })[]
   }
 
@@ -37,6 +43,12 @@ export const useRecords = defineStore('records', () => {
   const toolsById = computed<ReadonlyMap<string, Tool>>(() => new Map(tools.value.map((t) => [t.id, t])))
   const walls = computed<Wall[]>((before) => steady(before, living('walls').map((r) => r.data))) // prettier-ignore
   const holders = computed<Holder[]>((before) => steady(before, living('holders').map((r) => r.data))) // prettier-ignore
+
+  /** Tools that have a place in a holder; the same set as long as they are the same tools. */
+  const housed = computed<ReadonlySet<string>>((before) => {
+    const now = new Set(holders.value.flatMap((h) => h.seats.map((s) => s.tool)))
+    return before?.size === now.size && [...now].every((id) => before.has(id)) ? before : now
+  })
 
   async function fetchAll<K extends RecordKind>(kind: K, of: string): Promise<boolean> {
     const answer = await ask<Record<string, unknown>[]>('GET', `/api/${kind}${of}`)
@@ -79,5 +91,5 @@ export const useRecords = defineStore('records', () => {
     state.value = 'here'
   }
 
-  return { all, shopId, state, shops, shop, tools, toolsById, holders, walls, get, set, load, enter }
+  return { shopId, state, shops, shop, tools, toolsById, holders, walls, housed, get, at, set, load, enter }
 })

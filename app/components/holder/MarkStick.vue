@@ -161,7 +161,7 @@ const lines = computed(() => {
         <path v-if="m.figure !== null && (m.figure === lit || m.seat === seat)" class="line" :d="`M${m.x} 28V66`" />
         <DrawnText class="running" :text="m.running" :x="m.x" y="24" />
         <DrawnText class="bit" :text="m.told" :x="m.x" y="11" />
-        <DrawnText v-for="saw in m.saws" :key="saw.at" class="saw-figure" :text="saw.text" :x="saw.at" y="89" />
+        <DrawnText v-for="(saw, i) in m.saws" :key="i" class="saw-figure" :text="saw.text" :x="saw.at" y="89" />
       </g>
     </svg>
   </section>

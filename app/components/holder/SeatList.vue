@@ -33,13 +33,12 @@ const rows = computed(() =>
     }
   }),
 )
-const housed = computed(() => new Set(records.holders.flatMap((h) => h.seats.map((s) => s.tool))))
 const others = computed(() => {
   const here = new Set(props.seats.map((s) => s.tool))
   const wanted = search.value.trim().toLowerCase()
   return records.tools
     .filter((t) => !here.has(t.id) && props.form.lacks(t) !== null && t.name.toLowerCase().includes(wanted))
-    .sort((a, b) => Number(housed.value.has(a.id)) - Number(housed.value.has(b.id)))
+    .sort((a, b) => Number(records.housed.has(a.id)) - Number(records.housed.has(b.id)))
 })
 
 async function focusSeat(index: number) {
@@ -150,7 +149,7 @@ onBeforeUnmount(() => sortable?.destroy())
           <span class="name"
             >{{ tool.name
             }}<small class="quiet">{{
-              form.lacks(tool)!.length > 0 ? 'still to measure' : housed.has(tool.id) ? 'has a place' : 'no place yet'
+              form.lacks(tool)!.length > 0 ? 'still to measure' : records.housed.has(tool.id) ? 'has a place' : 'no place yet'
             }}</small></span
           >
         </button>

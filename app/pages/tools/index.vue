@@ -24,7 +24,7 @@ const show = (id: string | null, from?: 'name' | 'figures') => {
   void router.replace({ path: '/tools', query: id ? { tool: id } : {} })
 }
 const { chosen, choose, add, copy, leaveRoom, makeSeveral, remove } = useTray(show)
-const { words, sort, scale, shown, housed, zoom } = useTrayView()
+const { words, sort, scale, shown, zoom } = useTrayView()
 const picked = computed(() => records.tools.filter((t) => chosen.value.has(t.id)))
 /** The tool that several more are to be like; null for none, undefined while nobody asks. */
 const likeWhat = ref<string | null>()
@@ -118,7 +118,7 @@ useKeys(() => [
         :tools="shown"
         :open="openId"
         :chosen="chosen"
-        :housed="housed"
+        :housed="records.housed"
         :sort="sort"
         :scale="scale"
         @show="show($event)"

@@ -10,7 +10,7 @@ const route = useRoute()
 const router = useRouter()
 const history = useHistory()
 const id = computed(() => String(route.params.id))
-const { holder, form, input, worked, drawn, change, apply, choose, seatTool, move, turn, unseat } = useHolder(id)
+const { holder, form, input, worked, drawn, marked, change, apply, choose, seatTool, move, turn, unseat } = useHolder(id)
 useHead({ title: () => `${holder.value?.name ?? 'Holder'} · Fingerling` })
 
 const lit = ref<string | null>(null)
@@ -127,9 +127,9 @@ const refusal = computed(() => worked.value?.refusals[0]?.says ?? '')
       />
     </aside>
     <HolderMarkStick
-      v-if="drawn?.model"
+      v-if="marked?.model"
       class="stick"
-      :model="drawn.model"
+      :model="marked.model"
       :lit="lit"
       :seat="seat"
       @figure="pick"
