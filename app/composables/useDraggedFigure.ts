@@ -4,6 +4,9 @@ import { useHistory } from '~/stores/history'
 /** Pixels that a hand goes for one step. */
 const PIXELS = 4
 
+/** Frames in which a figure is drawn: outlines, dimensions, marks on the stick. */
+const DRAWN_IN = 3
+
 /** A figure that is changed by dragging its label sideways. mm */
 interface DraggedFigure {
   /** as it stands, or null where there is none to start from */
@@ -14,7 +17,7 @@ interface DraggedFigure {
   put: (value: number) => void
 }
 
-/** Drags a figure by its label: to the right more, to the left less, step by step, once in three frames; one deed. */
+/** Drags a figure by its label: to the right more, to the left less, step by step, no sooner than the last is drawn; one deed. */
 export function useDraggedFigure(): { drag: (event: PointerEvent, figure: DraggedFigure) => void } {
   const history = useHistory()
   let stop: (() => void) | null = null
@@ -32,12 +35,10 @@ export function useDraggedFigure(): { drag: (event: PointerEvent, figure: Dragge
       frame = 0
       if (asked === last) return
       put((last = asked))
-      // the next two frames are for drawing it
-      let rest = 2
-      const wait = (): void => {
-        frame = requestAnimationFrame(rest-- > 0 ? wait : paint)
-      }
-      wait()
+      wait(DRAWN_IN)
+    }
+    const wait = (frames: number): void => {
+      frame = requestAnimationFrame(frames > 0 ? () => wait(frames - 1) : paint)
     }
     const moved = ({ clientX }: PointerEvent): void => {
       const steps = Math.round((clientX - event.clientX) / PIXELS)

@@ -5,8 +5,11 @@ import { formOf } from '#core/forms/all-forms'
 import type { PlanInput } from '#core/forms/form'
 import type { Holder, SeatOrder } from '#core/model/holder'
 import type { Tool } from '#core/footprint/tool'
+import { useFrameLater } from '~/composables/useFrameLater'
 import { useHistory } from '~/stores/history'
 import { useRecords } from '~/stores/records'
+
+const frameLater = <T>(now: Ref<T>): Ref<T> => useFrameLater(now, () => now.value)
 
 /** A holder of the current shop, worked out anew whenever anything it comes from changes, and the ways to change it. */
 export function useHolder(id: Ref<string>) {
@@ -21,27 +24,17 @@ export function useHolder(id: Ref<string>) {
   /** Worked out and looked over; while a figure is dragged it stays as it was, and only what is drawn follows. */
   const worked = shallowRef<Design | null>(input.value ? design(input.value) : null)
   const drawn = shallowRef(worked.value)
-  /** The same for the marks on the stick. */
-  const marked = shallowRef(worked.value)
+  /** The same for the marks on the stick, when the drawing and its dimensions have had their frames. */
+  const marked = frameLater(frameLater(drawn))
   let next: Design | null = null
   let frame = 0
-  let after = 0
-  /** Worked out in one frame, drawn in the next, and marked on the stick in the one after, so that none is late. */
+  /** Worked out in one frame and drawn in the next, so that neither is late. */
   function follow(now: PlanInput): void {
     next = drawnDesign(now, worked.value!.verdicts)
     frame ||= requestAnimationFrame(() => {
       frame = 0
       drawn.value = next
-      after ||= requestAnimationFrame(() => {
-        after = 0
-        marked.value = drawn.value
-      })
     })
-  }
-  function dropFrames(): void {
-    cancelAnimationFrame(frame)
-    cancelAnimationFrame(after)
-    frame = after = 0
   }
   watchEffect(() => {
     const now = input.value
@@ -49,11 +42,12 @@ export function useHolder(id: Ref<string>) {
       if (now !== worked.value.input) follow(now)
       return
     }
-    dropFrames()
+    cancelAnimationFrame(frame)
+    frame = 0
     if (now !== (worked.value?.input ?? null)) worked.value = now ? design(now) : null
-    marked.value = drawn.value = worked.value
+    drawn.value = worked.value
   })
-  onBeforeUnmount(dropFrames)
+  onBeforeUnmount(() => cancelAnimationFrame(frame))
 
   const change = (label: string, more: Partial<Holder>, alone = false) => {
     if (holder.value) history.change(label, 'holders', holder.value.id, { ...holder.value, ...more }, alone)

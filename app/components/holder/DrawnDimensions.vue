@@ -24,7 +24,19 @@ const ticks = computed(() => quiet.value.map((d) => d.ticks).join(''))
         <path class="thin" :d="d.lines" />
         <path class="tick" :d="d.ticks" />
       </template>
+      <!-- a plain figure is no component: a long rail's are made and dropped by the dozen while it is dragged -->
+      <text
+        v-if="!d.text.includes('/')"
+        class="figure"
+        :x="d.label.x"
+        :y="d.label.y"
+        :transform="d.label.turn"
+        :text-anchor="d.label.anchor"
+      >
+        {{ d.text }}
+      </text>
       <DrawnText
+        v-else
         class="figure"
         :text="d.text"
         :x="d.label.x"

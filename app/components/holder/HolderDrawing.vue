@@ -8,6 +8,7 @@ import type { Board } from '#core/model/model'
 import { dimensionAt, drawnDimension, type DimensionPlace } from '~/composables/dimensionLines'
 import { frontBoxOf, layScene, LEFT } from '~/composables/drawingScene'
 import { useFormat } from '~/composables/useFormat'
+import { useFrameLater } from '~/composables/useFrameLater'
 import { seatMarks } from '~/composables/seatMarks'
 import { useKeys } from '~/composables/useKeys'
 import { usePanZoom } from '~/composables/usePanZoom'
@@ -92,7 +93,7 @@ function placed(view: View, ox: number, oy: number, d: Dimension): DimensionPlac
   return { a: along(d.from), b: along(d.to), foot: foot!, edge: edge! }
 }
 /** Outermost first, so that a figure near the board is painted over the extension lines that run past it. */
-const dimensions = computed(() =>
+const dimensions = useFrameLater(scene, () =>
   (scene.value?.placed ?? []).map(({ view, ox, oy }) => ({
     name: view.name,
     drawn: [...view.dimensions]

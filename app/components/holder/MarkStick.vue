@@ -159,9 +159,16 @@ const lines = computed(() => {
         @click="(m.figure && emit('figure', m.figure), m.seat && emit('seat', m.seat))"
       >
         <path v-if="m.figure !== null && (m.figure === lit || m.seat === seat)" class="line" :d="`M${m.x} 28V66`" />
-        <DrawnText class="running" :text="m.running" :x="m.x" y="24" />
-        <DrawnText class="bit" :text="m.told" :x="m.x" y="11" />
-        <DrawnText v-for="(saw, i) in m.saws" :key="i" class="saw-figure" :text="saw.text" :x="saw.at" y="89" />
+        <template v-if="format.unit === 'mm'">
+          <text class="running" :x="m.x" y="24">{{ m.running }}</text>
+          <text class="bit" :x="m.x" y="11">{{ m.told }}</text>
+          <text v-for="(saw, i) in m.saws" :key="i" class="saw-figure" :x="saw.at" y="89">{{ saw.text }}</text>
+        </template>
+        <template v-else>
+          <DrawnText class="running" :text="m.running" :x="m.x" y="24" />
+          <DrawnText class="bit" :text="m.told" :x="m.x" y="11" />
+          <DrawnText v-for="(saw, i) in m.saws" :key="i" class="saw-figure" :text="saw.text" :x="saw.at" y="89" />
+        </template>
       </g>
     </svg>
   </section>

@@ -149,7 +149,11 @@ onBeforeUnmount(() => sortable?.destroy())
           <span class="name"
             >{{ tool.name
             }}<small class="quiet">{{
-              form.lacks(tool)!.length > 0 ? 'still to measure' : records.housed.has(tool.id) ? 'has a place' : 'no place yet'
+              form.lacks(tool)!.length > 0
+                ? 'still to measure'
+                : records.housed.has(tool.id)
+                  ? 'has a place'
+                  : 'no place yet'
             }}</small></span
           >
         </button>
