@@ -9,7 +9,10 @@ export default defineConfig({
   esbuild: { tsconfigRaw: { compilerOptions: decorators } },
   test: {
     projects: [
-      { extends: true, test: { name: 'unit', include: ['core/**/*.test.ts', 'tests/core/**/*.test.ts'] } },
+      {
+        extends: true,
+        test: { name: 'unit', include: ['core/**/*.test.ts', 'tests/core/**/*.test.ts', 'tests/app/**/*.test.ts'] },
+      },
       {
         extends: true,
         test: {
