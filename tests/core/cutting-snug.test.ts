@@ -122,6 +122,30 @@ describe('sheets with little waste', () => {
     expect(all).toBeGreaterThanOrEqual(16)
   })
 
+  it('are found where sizes in inches were rounded to hundredths of a millimetre', () => {
+    const random = randomFrom(77)
+    const inch = 25.4
+    const parts = Array.from({ length: 3 }, () => dissect(random, { length: 96 * inch, width: 48 * inch }, 8, inch / 8, inch / 32, 60)).flat() // prettier-ignore
+    const rounded = (size: number): number => Math.floor(size * 100) / 100
+    const read = readInstance(
+      JSON.stringify({
+        kind: '2d',
+        kerf: 3.17,
+        stock: [{ id: 'sheet', length: 2438.4, width: 1219.2 }],
+        parts: parts.map((p, i) => ({ id: `p${i}`, length: rounded(p.length), width: rounded(p.width) })),
+      }),
+    )
+    if (!read.ok) throw new Error(JSON.stringify(read.problems))
+    const { problem } = pose(read.instance)
+    const room = 3 * problem.sheets[0]!.area
+    const slack = room - areaOf(problem, problem.pieces.map((_, i) => i)) // prettier-ignore
+    expect(slack).toBeGreaterThan(10)
+    const play = playFor(problem, slack, room, 2.3)!
+    const found = fillSnugly(problem, play, { waste: slack, cost: Infinity }, REACH, never)
+    expect(found).toHaveLength(3)
+    for (const f of found) expect(faultsOf(problem, f)).toEqual([])
+  })
+
   it('are not looked for where more may be wasted', () => {
     const problem = cutApart(1, 2, 8, false)
     const room = 2 * problem.sheets[0]!.area

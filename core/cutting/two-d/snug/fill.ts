@@ -5,8 +5,8 @@ import { without } from '../peel'
 import { cover, type Spent } from './cover'
 import { SnugSheets, type Reach } from './sheets'
 
-/** Below this part of a sheet's area a plan wastes next to nothing, and sizes are taken as they are. */
-const NOTHING = 0.001
+/** Below this part of a sheet's area a plan wastes nothing at all, and sizes agree or don't. */
+const NOTHING = 1e-6
 
 /** Where more than this part may be wasted, sides that nearly agree are too many to tell anything. */
 const TOO_MUCH = 0.02
