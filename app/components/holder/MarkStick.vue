@@ -4,11 +4,13 @@ import { boardMarks, isMain, type Mark } from '#core/bench/marks'
 import { coordinate } from '#core/geometry/svg-path'
 import type { HolderModel } from '#core/model/model'
 import { useFormat } from '~/composables/useFormat'
+import { useHistory } from '~/stores/history'
 
 /** The measuring stick: every mark of the board as a running figure from the datum end, the waste crossed, the bit at each hole. */
 const props = defineProps<{ model: HolderModel; lit: string | null; seat: string | null }>()
 const emit = defineEmits<{ figure: [id: string]; seat: [id: string] }>()
 const { format, bare, bit, length } = useFormat()
+const history = useHistory()
 
 /** Room before the datum end and after the far end, px. */
 const LEFT = 34
@@ -109,8 +111,12 @@ const stations = computed(() =>
     }
   }),
 )
+/** While a figure is dragged only what is seen follows. */
+const beyond = computed(() => (history.holding ? APART : BEYOND))
 const seen = computed(() =>
-  stations.value.filter((m) => m.x > scrolled.value - BEYOND && m.x < scrolled.value + width.value + BEYOND),
+  stations.value.filter(
+    (m) => m.x > scrolled.value - beyond.value && m.x < scrolled.value + width.value + beyond.value,
+  ),
 )
 /** All lines of the stick as a few paths. */
 const lines = computed(() => {
