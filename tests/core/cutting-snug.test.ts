@@ -5,7 +5,8 @@ import type { FullSheet } from '#core/cutting/two-d/build-up'
 import { piecesIn } from '#core/cutting/two-d/blocks'
 import { fillSnugly, playFor } from '#core/cutting/two-d/snug/fill'
 import { SnugSheets } from '#core/cutting/two-d/snug/sheets'
-import { inSpanningRows, outOfRows } from '#core/cutting/two-d/rows'
+import { outOfBlocks } from '#core/cutting/two-d/layout'
+import { inSpanningRows } from '#core/cutting/two-d/rows'
 import { pose } from '#core/cutting/two-d/problem'
 import { areaOf, demandOf, type Problem } from '#core/cutting/two-d/sheets'
 import { dissect } from './cut-instances'
@@ -174,7 +175,7 @@ describe('equal pieces', () => {
     // two rows of four and one left; two of three and one left; and the single one
     expect(rows.blocks).toHaveLength(2 + 1 + 2 + 1 + 1)
     const laid = rows.blocks.map((_, piece) => ({ piece, x: 0, y: piece * 200, turned: false }))
-    const plan = outOfRows(rows, { laid: [{ sheet: 0, lying: laid }], left: [], cost: 0 })
+    const plan = outOfBlocks(rows.blocks, { laid: [{ sheet: 0, lying: laid }], left: [], cost: 0 })
     const lying = plan.laid[0]!.lying
     expect(lying.map((p) => p.piece).sort((a, b) => a - b)).toEqual(problem.pieces.map((_, i) => i))
     const first = lying.filter((p) => p.y === 0)

@@ -27,6 +27,8 @@ const { format, length, bare } = useFormat()
 const NARROW = 500
 /** Further down than any handle, mm. */
 const FAR = 20_000
+/** Text here is clear of the buttons in the drawing's upper corner, px. */
+const BELOW_BUTTONS = 47
 /** Room for a line's width round what is cut off at the handles, mm. */
 const STROKE = 5
 
@@ -192,7 +194,9 @@ const summary = computed(() => {
         </text>
         <g v-if="view.name === 'top'" class="wall">
           <path :d="`M${ox - 40} ${oy}H${ox + view.bounds.maxX * scene.s + 40}`" />
-          <text :x="ox + view.bounds.maxX * scene.s + 12" :y="oy + 14">wall</text>
+          <text :x="ox + view.bounds.maxX * scene.s + 12" :y="still ? oy + 14 : Math.max(oy + 14, BELOW_BUTTONS)">
+            wall
+          </text>
         </g>
         <g
           :transform="`translate(${ox} ${oy}) scale(${scene.s})`"

@@ -31,21 +31,15 @@ export const layoutOf = (problem: Problem, state: State): Layout => ({
   cost: state.cost,
 })
 
-/** The same of a plan of blocks: where each of their pieces lies. */
-export function layoutOfBlocks(blocks: readonly Block[], state: State): Layout {
-  const turnedIn = (piece: number, node: Node): [boolean, number] => {
-    const b = blocks[piece]!
-    return [Math.abs(b.l - node.l) > SAME || Math.abs(b.w - node.w) > SAME, piece]
-  }
-  return {
-    laid: state.bins.map((bin) => ({
-      sheet: bin.sheet,
-      lying: lyingIn(bin.root, 0, 0, turnedIn).flatMap((b) => piecesIn(blocks[b.piece]!, b.x, b.y, b.turned)),
-    })),
-    left: state.left.flatMap((b) => piecesIn(blocks[b]!, 0, 0, false).map((p) => p.piece)),
-    cost: state.cost,
-  }
-}
+/** A plan whose pieces are blocks as one of the pieces in them. */
+export const outOfBlocks = (blocks: readonly Block[], layout: Layout): Layout => ({
+  laid: layout.laid.map((l) => ({
+    sheet: l.sheet,
+    lying: l.lying.flatMap((b) => piecesIn(blocks[b.piece]!, b.x, b.y, b.turned)),
+  })),
+  left: layout.left.flatMap((b) => piecesIn(blocks[b]!, 0, 0, false).map((p) => p.piece)),
+  cost: layout.cost,
+})
 
 function lyingIn(node: Node, x: number, y: number, read: (piece: number, node: Node) => [boolean, number]): Lying[] {
   if (!node.kids) {

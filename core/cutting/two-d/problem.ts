@@ -1,5 +1,5 @@
 import { SAME, piecesOf, type CutInstance } from '../instance'
-import { goesInto, type Problem, type Shape, type Sheet } from './sheets'
+import { goesInto, sameTogether, type Problem, type Shape, type Sheet } from './sheets'
 
 /** An instance as the search takes it, and what of it fits no piece of stock at all. */
 export interface Posed {
@@ -21,23 +21,16 @@ export function pose(instance: CutInstance): Posed {
     return { l, w, area: l * w, count: s.count, cost: s.isOffcut ? 0 : s.length * s.width }
   })
   const shapes: Shape[] = []
-  const byName = new Map<string, number>()
-  const pieces: number[] = []
   const partOf: number[] = []
   const tooLarge: number[] = []
   for (const part of piecesOf(instance)) {
     const p = instance.parts[part]!
     const [l, w] = [p.length + kerf, p.width + kerf]
     const shape: Shape = { l, w, area: l * w, turns: p.canRotate && Math.abs(l - w) > SAME }
-    if (!sheets.some((s) => s.count > 0 && holds(s, shape))) {
-      tooLarge.push(part)
-      continue
-    }
-    const name = `${l} ${w} ${shape.turns}`
-    const known = byName.get(name) ?? shapes.push(shape) - 1
-    byName.set(name, known)
-    pieces.push(known)
-    partOf.push(part)
+    if (sheets.some((s) => s.count > 0 && holds(s, shape))) {
+      shapes.push(shape)
+      partOf.push(part)
+    } else tooLarge.push(part)
   }
-  return { problem: { shapes, sheets, pieces }, partOf, tooLarge }
+  return { problem: { ...sameTogether(shapes), sheets }, partOf, tooLarge }
 }

@@ -1,7 +1,6 @@
 import { SAME } from '../instance'
-import { piecesIn, rowOf, type Block } from './blocks'
-import type { Layout } from './layout'
-import type { Problem, Shape } from './sheets'
+import { rowOf, type Block } from './blocks'
+import { sameTogether, type Problem, type Shape } from './sheets'
 
 /** At the end of a row that spans a sheet at most this part of the sheet's side is wasted. */
 const END = 0.02
@@ -38,7 +37,7 @@ export function inSpanningRows(problem: Problem): InRows | null {
     blocks.push(...waiting.map((piece): Block => ({ ...problem.shapes[problem.pieces[piece]!]!, made: { piece } })))
   }
   if (inRows * 2 < problem.pieces.length) return null
-  return { blocks, problem: asProblem(problem, blocks) }
+  return { blocks, problem: { ...sameTogether(blocks), sheets: problem.sheets } }
 }
 
 /** How many of a shape span a sheet along an axis of theirs with the least waste at the end; null if they don't. */
@@ -56,26 +55,3 @@ function spanOf({ sheets }: Problem, { l, w, turns }: Shape): { axis: 0 | 1; cou
       }
   return best
 }
-
-/** The problem whose pieces are blocks, like ones of one shape. */
-function asProblem({ sheets }: Problem, blocks: readonly Block[]): Problem {
-  const shapes: Shape[] = []
-  const byName = new Map<string, number>()
-  const pieces = blocks.map(({ l, w, area, turns }) => {
-    const name = `${l.toFixed(4)} ${w.toFixed(4)} ${turns}`
-    const known = byName.get(name) ?? shapes.push({ l, w, area, turns }) - 1
-    byName.set(name, known)
-    return known
-  })
-  return { shapes, sheets, pieces }
-}
-
-/** A plan of rows as one of the pieces in them. */
-export const outOfRows = ({ blocks }: InRows, layout: Layout): Layout => ({
-  laid: layout.laid.map((l) => ({
-    sheet: l.sheet,
-    lying: l.lying.flatMap((b) => piecesIn(blocks[b.piece]!, b.x, b.y, b.turned)),
-  })),
-  left: layout.left.flatMap((b) => piecesIn(blocks[b]!, 0, 0, false).map((p) => p.piece)),
-  cost: layout.cost,
-})

@@ -3,7 +3,7 @@ import { SAME } from '../instance'
 import type { Means } from '../means'
 import { below, type Random } from '../random'
 import { rowOf, type Block } from './blocks'
-import { layoutOfBlocks, type Laid, type Layout } from './layout'
+import { layoutOf, outOfBlocks, type Laid, type Layout } from './layout'
 import { trimmed } from './remainder'
 import { LimitSearch } from './search'
 import { goesInto, type Problem } from './sheets'
@@ -42,7 +42,7 @@ export function fewerSetUps(problem: Problem, layout: Layout, means: Means): Lay
     const rows: Problem = { shapes: blocks, sheets: tight.sheets, pieces: blocks.map((_, b) => b) }
     const search = new LimitSearch(rows, layout.cost + SAME, means.random)
     if (!search.run({ over: means.over, steps: STEPS })) continue
-    const found = layoutOfBlocks(blocks, search.best)
+    const found = outOfBlocks(blocks, layoutOf(rows, search.best))
     const laid = found.laid.map((l) => ({ ...l, sheet: index[l.sheet]! }))
     const settings = setUps(problem, laid)
     if (settings < fewest) [best, fewest] = [{ ...found, laid }, settings]

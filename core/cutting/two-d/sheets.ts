@@ -26,6 +26,19 @@ export interface Problem {
   readonly pieces: readonly number[]
 }
 
+/** Pieces by their shape: those of one size, that may be turned alike, have one together. */
+export function sameTogether(all: readonly Shape[]): Pick<Problem, 'shapes' | 'pieces'> {
+  const shapes: Shape[] = []
+  const byName = new Map<string, number>()
+  const pieces = all.map(({ l, w, area, turns }) => {
+    const name = `${l} ${w} ${turns}`
+    const known = byName.get(name) ?? shapes.push({ l, w, area, turns }) - 1
+    byName.set(name, known)
+    return known
+  })
+  return { shapes, pieces }
+}
+
 /** Area of some pieces, with their kerfs, mm². */
 export const areaOf = (problem: Problem, pieces: readonly number[]): number =>
   pieces.reduce((sum, p) => sum + problem.shapes[problem.pieces[p]!]!.area, 0)

@@ -1,10 +1,10 @@
 import type { Means } from '../means'
 import { leastBought } from './bound'
 import { FullSheets } from './full-sheets'
-import { layoutOf, type Layout } from './layout'
+import { layoutOf, outOfBlocks, type Layout } from './layout'
 import { Refill } from './refill'
 import { firstPlan, LimitSearch, PATIENT, QUICK } from './search'
-import { inSpanningRows, outOfRows } from './rows'
+import { inSpanningRows } from './rows'
 import { stateOf } from './tree-of'
 import { areaOf, type Problem } from './sheets'
 
@@ -43,7 +43,7 @@ export function* layOut(problem: Problem, means: Means): Generator<Layout, Layou
   if (rows) {
     const first = { ...means, rounds: Math.min(ROWS, means.rounds) }
     for (const plan of layOut(rows.problem, first)) {
-      const found = outOfRows(rows, plan)
+      const found = outOfBlocks(rows.blocks, plan)
       if (isBetter(problem, found, best)) yield (best = found)
     }
   }

@@ -10,7 +10,8 @@ const route = useRoute()
 const router = useRouter()
 const history = useHistory()
 const id = computed(() => String(route.params.id))
-const { holder, form, input, worked, drawn, marked, change, apply, choose, seatTool, move, turn, unseat } = useHolder(id)
+const { holder, form, input, worked, drawn, marked, change, apply, choose, seatTool, move, turn, unseat } =
+  useHolder(id)
 useHead({ title: () => `${holder.value?.name ?? 'Holder'} · Fingerling` })
 
 const lit = ref<string | null>(null)
