@@ -182,6 +182,19 @@ describe('equal pieces', () => {
     expect(first.map((p) => p.x)).toEqual([0, 300, 600, 900])
   })
 
+  it('lie in no row that goes into no sheet', () => {
+    // side by side they are as long as the sheet, and wider than it; each goes in turned
+    const rows = inSpanningRows(
+      posed([
+        { id: 'a', length: 300, width: 700, count: 4, canRotate: true },
+        { id: 'b', length: 400, width: 100, count: 6 },
+      ]),
+    )!
+    expect(rows.blocks.map((b) => `${b.l} × ${b.w}`)).toEqual(['600 × 700', '600 × 700', '1200 × 100', '1200 × 100'])
+    for (const { l, w, turns } of rows.blocks)
+      expect((l <= 1200 && w <= 600) || (turns && w <= 1200 && l <= 600)).toBe(true)
+  })
+
   it('stay single where they span nothing', () => {
     expect(inSpanningRows(posed([{ id: 'a', length: 700, width: 310, count: 8 }]))).toBeNull()
   })

@@ -46,12 +46,12 @@ function spanOf({ sheets }: Problem, { l, w, turns }: Shape): { axis: 0 | 1; cou
   for (const sheet of sheets)
     for (const axis of [0, 1] as const)
       for (const turned of turns ? [false, true] : [false]) {
-        const side = (axis === 0) !== turned ? sheet.l : sheet.w
-        const size = axis === 0 ? l : w
+        const [side, otherSide] = (axis === 0) !== turned ? [sheet.l, sheet.w] : [sheet.w, sheet.l]
+        const [size, across] = axis === 0 ? [l, w] : [w, l]
         const count = Math.floor((side + SAME) / size)
         const waste = 1 - (count * size) / side
-        if (sheet.count > 0 && count >= 2 && waste <= END && (!best || waste < best.waste))
-          best = { axis, count, waste }
+        const goes = sheet.count > 0 && across <= otherSide + SAME
+        if (goes && count >= 2 && waste <= END && (!best || waste < best.waste)) best = { axis, count, waste }
       }
   return best
 }

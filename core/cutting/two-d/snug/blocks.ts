@@ -76,7 +76,7 @@ type Waiting = Omit<SnugBlock, 'number'>
 export class SnugBlocks {
   readonly packing: PackedCounts
   readonly all: SnugBlock[] = []
-  /** Sizes are the same without waste, and shorter is smaller. */
+  /** Nothing may be wasted: then of blocks that are as wide the shorter has less in it. */
   readonly exact: boolean
   /** All blocks whose pieces come to no more than this area have been built, mm². */
   upTo = 0
