@@ -5,6 +5,7 @@ import { layoutOf, outOfBlocks, type Layout } from './layout'
 import { Refill } from './refill'
 import { firstPlan, LimitSearch, PATIENT, QUICK } from './search'
 import { inSpanningRows } from './rows'
+import { SlicingSearch } from './slicing/search'
 import { stateOf } from './tree-of'
 import { areaOf, type Problem } from './sheets'
 
@@ -15,9 +16,12 @@ const MOVES = 3
 /** How often the way that is nearer to a plan goes on for each time of the other. */
 const NEARER = 2
 
-/** Where this part of the sheets may be wasted, single pieces do; and they go on so often for each time of the other. */
+/** Where this part of the sheets may be wasted, single pieces go on so often for each time that sheets are filled anew. */
 const ROOMY = 0.02
 const MOSTLY = 5
+
+/** Where slicing trees do best the other ways come in one of so many rounds, and the other way about. */
+const SELDOM = 3
 
 /** In so many rounds only single pieces are moved: that is quick, and enough where there is room. */
 const LIGHT = 2
@@ -74,7 +78,11 @@ function isBetter(problem: Problem, plan: Layout, than: Layout): boolean {
 class Cheaper {
   private readonly single: LimitSearch
   private readonly sheets: Refill
+  private readonly trees: SlicingSearch
   private readonly roomy: boolean
+  /** Nothing may be wasted; or so much that blocks that fit are no use. */
+  private readonly tight: boolean
+  private readonly loose: boolean
   private rounds = 0
 
   constructor(
@@ -85,32 +93,68 @@ class Cheaper {
     private readonly means: Means,
   ) {
     this.roomy = full.slack > ROOMY * (full.slack + areaOf(problem, problem.pieces.map((_, i) => i))) // prettier-ignore
+    const play = full.play(1)
+    this.tight = play?.share === 0
+    this.loose = play === null
     this.single = new LimitSearch(problem, limit, means.random, PATIENT)
     this.sheets = new Refill(problem, limit, from, means.random, means.over, full.add, full)
+    this.trees = new SlicingSearch(problem, limit, means)
   }
 
   /** @returns the plan within the limit that leaves least */
   round(): Layout {
-    const { sheets, single, means } = this
     const count = this.rounds++
-    const nearer = count < LIGHT || this.roomy || single.least <= sheets.least
-    if (WHOLE.includes(count)) sheets.offer(this.full.next(this.limit))
-    for (let i = 0; i < (count < LIGHT ? 0 : nearer ? 1 : NEARER) && !means.over(); i++)
-      if (this.refill()) return sheets.best
-    for (let i = 0; i < (count < LIGHT || !nearer ? 1 : this.roomy ? MOSTLY : NEARER) && !means.over(); i++)
-      if (single.run({ over: means.over, steps: STEPS })) break
-    return sheets.least < single.least ? sheets.best : layoutOf(this.problem, single.best)
+    const seldom = (count - LIGHT) % SELDOM === 0
+    if (count < LIGHT) this.singles(1)
+    else if (!this.trees.goes || this.tight) this.others(count)
+    else if (this.loose) {
+      if (seldom && !this.refill(1)) this.singles(1)
+      this.cool()
+    } else {
+      this.others(count)
+      if (seldom) this.cool()
+    }
+    return this.sheets.least < this.single.least ? this.sheets.best : layoutOf(this.problem, this.single.best)
   }
 
-  /** Fills some sheets anew; what comes out better is polished by single pieces. */
-  private refill(): boolean {
+  private get done(): boolean {
+    return this.sheets.least === 0 || this.single.least === 0
+  }
+
+  /** All ways but slicing trees; the one that leaves less gets more of the time. */
+  private others(count: number): void {
+    if (WHOLE.includes(count)) this.sheets.offer(this.full.next(this.limit))
+    const nearer = this.roomy || this.single.least <= this.sheets.least
+    if (!this.refill(nearer ? 1 : NEARER)) this.singles(this.roomy ? MOSTLY : nearer ? NEARER : 1)
+  }
+
+  private singles(times: number): void {
+    const { single, means } = this
+    for (let i = 0; i < times && !means.over(); i++) if (single.run({ over: means.over, steps: STEPS })) return
+  }
+
+  /** Cools slicing trees down; what comes of it is polished by single pieces. */
+  private cool(): void {
+    if (this.done) return
+    const found = this.trees.next()
+    if (found?.left.length === 0) this.sheets.offer(found)
+    else if (found) this.polish(found)
+  }
+
+  /** Fills some sheets anew; what comes out better is polished by single pieces. @returns whether everything has a place */
+  private refill(times: number): boolean {
+    const { sheets, means } = this
+    for (let i = 0; i < times * MOVES && !this.done && !means.over(); i++) {
+      const before = sheets.least
+      if (!sheets.next() && sheets.least < before) this.polish(sheets.best)
+    }
+    return this.done
+  }
+
+  private polish(plan: Layout): void {
     const { problem, sheets, means } = this
-    const before = sheets.least
-    for (let i = 0; i < MOVES && !means.over(); i++) if (sheets.next()) return true
-    if (sheets.least >= before) return false
-    const polish = new LimitSearch(problem, this.limit, means.random, QUICK, stateOf(problem, sheets.best))
-    polish.run({ over: means.over, steps: STEPS })
-    if (polish.least < sheets.least) sheets.offer(layoutOf(problem, polish.best))
-    return sheets.least === 0
+    const polished = new LimitSearch(problem, this.limit, means.random, QUICK, stateOf(problem, plan))
+    polished.run({ over: means.over, steps: STEPS })
+    if (polished.least < sheets.least) sheets.offer(layoutOf(problem, polished.best))
   }
 }

@@ -9,7 +9,7 @@ import { SnugSheets, type Reach } from './sheets'
 const NOTHING = 1e-6
 
 /** Where more than this part may be wasted, sides that nearly agree are too many to tell anything. */
-const TOO_MUCH = 0.02
+const TOO_MUCH = 0.01
 
 /**
  * What blocks may waste where the sheets of a plan may waste some area in all; null where that is so much that it is no use.

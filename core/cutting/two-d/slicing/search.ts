@@ -1,0 +1,128 @@
+import type { Means } from '../../means'
+import type { Laid, Layout } from '../layout'
+import { areaOf, goesInto, type Problem, type Shape, type Sheet } from '../sheets'
+import { Annealing } from './annealing'
+import { layTree } from './lay'
+
+/** Steps for each piece in the first run; each further run takes twice as many as the one before it. */
+const FIRST = 16_000
+const LONGEST = 100_000
+
+/** How far a move may reach over more than before, at the start and at the end of a run: parts of the largest sheet. */
+const HOT = 0.005
+const COLD = 0.0002
+
+/** Steps for each piece from one stop to the next. */
+const PART = 5000
+
+/** Steps at one heat. */
+const EVEN = 500
+
+/** No more sheets than these are filled together. */
+const MOST_SHEETS = 40
+
+/** Looks for a plan that costs no more than a limit, by slicing trees that are cooled down, in run after run. */
+export class SlicingSearch {
+  private readonly sheets: readonly number[]
+  private readonly unit: number
+  /** Whether this way is one for the problem. */
+  readonly goes: boolean
+  private run: { annealing: Annealing; steps: number; done: number; seconds: number } | null = null
+  private runs = 0
+
+  /** @param limit what the sheets may cost, mm² */
+  constructor(
+    private readonly problem: Problem,
+    limit: number,
+    private readonly means: Means,
+  ) {
+    this.sheets = sheetsFor(problem, limit)
+    const areas = this.sheets.map((s) => problem.sheets[s]!.area)
+    this.unit = Math.max(0, ...areas)
+    this.goes = areas.reduce((sum, a) => sum + a, 0) >= allArea(problem)
+  }
+
+  /** Goes on to the next stop. @returns at the end of a run what goes into its sheets, else null */
+  next(): Layout | null {
+    const { problem, means } = this
+    const run = (this.run ??= this.begin())
+    const { annealing, steps } = run
+    for (let part = PART * problem.pieces.length; part > 0 && run.done < steps && !means.over(); part -= EVEN) {
+      run.done += EVEN
+      // towards the end of the time it is cooled down all the same
+      const byTime = Number.isFinite(run.seconds) ? 1.06 * (1 - means.secondsLeft() / run.seconds) : 0
+      const progress = Math.min(1, Math.max(run.done / steps, byTime))
+      if (annealing.run(EVEN, this.unit * HOT * (COLD / HOT) ** progress)) run.done = steps
+    }
+    if (run.done < steps && !means.over()) return null
+    this.run = null
+    return this.laid(annealing)
+  }
+
+  private begin(): NonNullable<SlicingSearch['run']> {
+    const { problem, means, sheets } = this
+    const { pieces } = problem
+    const annealing = new Annealing(
+      pieces.map((p) => problem.shapes[p]!),
+      spread(
+        problem,
+        sheets.map((s) => problem.sheets[s]!),
+      ),
+      sheets.map((s) => problem.sheets[s]!),
+      means.random,
+    )
+    const steps = Math.min(FIRST * 2 ** this.runs++, LONGEST) * pieces.length
+    return { annealing, steps, done: 0, seconds: means.secondsLeft() }
+  }
+
+  private laid(annealing: Annealing): Layout {
+    const { problem } = this
+    const laid = this.sheets
+      .map((sheet, tree): Laid => ({ sheet, lying: annealing.goesIn(tree) ? layTree(problem, annealing, tree) : [] }))
+      .filter((l) => l.lying.length > 0)
+    const lies = new Set(laid.flatMap((l) => l.lying.map((p) => p.piece)))
+    return {
+      laid,
+      left: problem.pieces.flatMap((_, piece) => (lies.has(piece) ? [] : [piece])),
+      cost: laid.reduce((sum, l) => sum + problem.sheets[l.sheet]!.cost, 0),
+    }
+  }
+}
+
+const allArea = (problem: Problem): number =>
+  areaOf(
+    problem,
+    problem.pieces.map((_, piece) => piece),
+  )
+
+/** The sheets that may be used: all that cost nothing, and of the others, large ones first, as many as the limit allows. */
+function sheetsFor(problem: Problem, limit: number): number[] {
+  const used: number[] = []
+  let cost = 0
+  const order = problem.sheets.map((_, i) => i).sort((a, b) => problem.sheets[b]!.area - problem.sheets[a]!.area)
+  for (const i of order) {
+    const sheet = problem.sheets[i]!
+    for (let n = 0; n < sheet.count && cost + sheet.cost <= limit; n++) {
+      if (used.length >= MOST_SHEETS) return []
+      used.push(i)
+      cost += sheet.cost
+    }
+  }
+  return used
+}
+
+/** Shares pieces out among sheets: each, the largest first, to the one with the most room of those that it goes into. */
+function spread(problem: Problem, sheets: readonly Sheet[]): number[][] {
+  const groups: number[][] = sheets.map(() => [])
+  const room = sheets.map((s) => s.area)
+  const shape = (piece: number): Shape => problem.shapes[problem.pieces[piece]!]!
+  const order = problem.pieces.map((_, piece) => piece).sort((a, b) => shape(b).area - shape(a).area)
+  for (const piece of order) {
+    const { l, w, turns, area } = shape(piece)
+    const goes = sheets.flatMap((s, i) => (goesInto(s, l, w, turns) ? [i] : []))
+    const to = (goes.length > 0 ? goes : sheets.map((_, i) => i)).reduce((a, b) => (room[b]! > room[a]! ? b : a))
+    groups[to]!.push(piece)
+    room[to]! -= area
+  }
+  return groups
+}
