@@ -123,6 +123,18 @@ describe('sheets with little waste', () => {
     expect(all).toBeGreaterThanOrEqual(16)
   })
 
+  it('are looked for only where sides tell something: the more pieces in a sheet, the less may be wasted', () => {
+    const wasted = (pieces: number, part: number): boolean => {
+      const problem = cutApart(2, 2, pieces, false)
+      const room = 2 * problem.sheets[0]!.area
+      return playFor(problem, part * room, room, 1) !== null
+    }
+    expect([6, 12, 28].map((pieces) => wasted(pieces, 0.004))).toEqual([true, true, true])
+    expect([6, 12, 28].map((pieces) => wasted(pieces, 0.011))).toEqual([true, true, false])
+    expect([6, 12, 28].map((pieces) => wasted(pieces, 0.019))).toEqual([true, false, false])
+    expect(wasted(6, 0.021)).toBe(false)
+  })
+
   it('are found where sizes in inches were rounded to hundredths of a millimetre', () => {
     const random = randomFrom(77)
     const inch = 25.4

@@ -21,7 +21,7 @@ const ROOMY = 0.02
 const MOSTLY = 5
 
 /** Where slicing trees do best the other ways come in one of so many rounds, and the other way about. */
-const SELDOM = 3
+const SELDOM = 4
 
 /** In so many rounds only single pieces are moved: that is quick, and enough where there is room. */
 const LIGHT = 2
@@ -34,8 +34,8 @@ const WHOLE = [2, 4, 8, 14, 26, 50, 98]
 
 /**
  * Looks for a plan that buys the least: one that is good at once, then ever cheaper ones until the bound is met or
- * until the time is up. Single pieces are taken out and put back, whole sheets are emptied and filled anew; the way
- * that leaves less without a place gets more of the time.
+ * until the time is up. Single pieces are taken out and put back, slicing trees are cooled down, whole sheets are
+ * emptied and filled anew; what does best where so much may be wasted gets most of the time.
  * @returns yields the best plan so far after each part of a round
  */
 export function* layOut(problem: Problem, means: Means): Generator<Layout, Layout> {

@@ -15,26 +15,21 @@ export function layTree(problem: Problem, annealing: Annealing, tree: number): L
 const within = (size: Rectangle, other: Rectangle): boolean => size.l <= other.l && size.w <= other.w
 
 /** The pieces of a node whose block has a size at most and lies at x, y. */
-function lyingIn(
-  problem: Problem,
-  { forest, curves }: Annealing,
-  k: number,
-  size: Rectangle,
-  x: number,
-  y: number,
-): Lying[] {
+function lyingIn(problem: Problem, trees: Annealing, k: number, size: Rectangle, x: number, y: number): Lying[] {
+  const { forest, curves } = trees
   if (forest.isLeaf(k)) {
-    const shape = problem.shapes[problem.pieces[k] ?? -1]
+    // the leaves behind the pieces are of no size
+    const shape = k < problem.pieces.length ? problem.shapes[problem.pieces[k]!]! : null
     return shape ? [{ piece: k, x, y, turned: shape.l > size.l + SAME || shape.w > size.w + SAME }] : []
   }
-  const at = { forest, curves } as Annealing
-  const [first, second] = [forest.first[k]!, forest.second[k]!]
+  const first = forest.first[k]!
+  const second = forest.second[k]!
   for (const a of curves.sizes(first))
     for (const b of curves.sizes(second)) {
       if (within({ l: a.l + b.l, w: Math.max(a.w, b.w) }, size))
-        return [...lyingIn(problem, at, first, a, x, y), ...lyingIn(problem, at, second, b, x + a.l, y)]
+        return [...lyingIn(problem, trees, first, a, x, y), ...lyingIn(problem, trees, second, b, x + a.l, y)]
       if (within({ l: Math.max(a.l, b.l), w: a.w + b.w }, size))
-        return [...lyingIn(problem, at, first, a, x, y), ...lyingIn(problem, at, second, b, x, y + a.w)]
+        return [...lyingIn(problem, trees, first, a, x, y), ...lyingIn(problem, trees, second, b, x, y + a.w)]
     }
-  return []
+  throw new Error('A block has no size that its parts make')
 }

@@ -4,13 +4,18 @@ import { areaOf, goesInto, type Problem, type Shape, type Sheet } from '../sheet
 import { Annealing } from './annealing'
 import { layTree } from './lay'
 
-/** Steps for each piece in the first run; each further run takes twice as many as the one before it. */
-const FIRST = 16_000
-const LONGEST = 100_000
+/**
+ * How far a move may reach over more than before, at the start and at the end of a run, in parts of what a piece has in area,
+ * and the steps for each piece. What has been cooled down once is warmed up only.
+ */
+const COLD = 0.009
+const MELTED: Course = { heat: 0.09, steps: 30_000 }
+const WARMED: Course = { heat: 0.04, steps: 20_000 }
 
-/** How far a move may reach over more than before, at the start and at the end of a run: parts of the largest sheet. */
-const HOT = 0.005
-const COLD = 0.0002
+interface Course {
+  readonly heat: number
+  readonly steps: number
+}
 
 /** Steps for each piece from one stop to the next. */
 const PART = 5000
@@ -24,11 +29,12 @@ const MOST_SHEETS = 40
 /** Looks for a plan that costs no more than a limit, by slicing trees that are cooled down, in run after run. */
 export class SlicingSearch {
   private readonly sheets: readonly number[]
+  /** Area of a piece, on average, mm². */
   private readonly unit: number
   /** Whether this way is one for the problem. */
   readonly goes: boolean
-  private run: { annealing: Annealing; steps: number; done: number; seconds: number } | null = null
-  private runs = 0
+  private annealing: Annealing | null = null
+  private run: { heat: number; steps: number; done: number; seconds: number } | null = null
 
   /** @param limit what the sheets may cost, mm² */
   constructor(
@@ -37,22 +43,24 @@ export class SlicingSearch {
     private readonly means: Means,
   ) {
     this.sheets = sheetsFor(problem, limit)
-    const areas = this.sheets.map((s) => problem.sheets[s]!.area)
-    this.unit = Math.max(0, ...areas)
-    this.goes = areas.reduce((sum, a) => sum + a, 0) >= allArea(problem)
+    const area = areaOf(problem, problem.pieces.map((_, piece) => piece)) // prettier-ignore
+    this.unit = area / problem.pieces.length
+    this.goes = this.sheets.reduce((sum, s) => sum + problem.sheets[s]!.area, 0) >= area
   }
 
   /** Goes on to the next stop. @returns at the end of a run what goes into its sheets, else null */
   next(): Layout | null {
     const { problem, means } = this
-    const run = (this.run ??= this.begin())
-    const { annealing, steps } = run
+    this.run ??= this.begin()
+    const { run } = this
+    const { heat, steps } = run
+    const annealing = (this.annealing ??= this.spread())
     for (let part = PART * problem.pieces.length; part > 0 && run.done < steps && !means.over(); part -= EVEN) {
       run.done += EVEN
       // towards the end of the time it is cooled down all the same
       const byTime = Number.isFinite(run.seconds) ? 1.06 * (1 - means.secondsLeft() / run.seconds) : 0
       const progress = Math.min(1, Math.max(run.done / steps, byTime))
-      if (annealing.run(EVEN, this.unit * HOT * (COLD / HOT) ** progress)) run.done = steps
+      if (annealing.run(EVEN, this.unit * heat * (COLD / heat) ** progress)) run.done = steps
     }
     if (run.done < steps && !means.over()) return null
     this.run = null
@@ -60,9 +68,14 @@ export class SlicingSearch {
   }
 
   private begin(): NonNullable<SlicingSearch['run']> {
+    const { heat, steps } = this.annealing ? WARMED : MELTED
+    return { heat, steps: steps * this.problem.pieces.length, done: 0, seconds: this.means.secondsLeft() }
+  }
+
+  private spread(): Annealing {
     const { problem, means, sheets } = this
     const { pieces } = problem
-    const annealing = new Annealing(
+    return new Annealing(
       pieces.map((p) => problem.shapes[p]!),
       spread(
         problem,
@@ -71,8 +84,6 @@ export class SlicingSearch {
       sheets.map((s) => problem.sheets[s]!),
       means.random,
     )
-    const steps = Math.min(FIRST * 2 ** this.runs++, LONGEST) * pieces.length
-    return { annealing, steps, done: 0, seconds: means.secondsLeft() }
   }
 
   private laid(annealing: Annealing): Layout {
@@ -88,12 +99,6 @@ export class SlicingSearch {
     }
   }
 }
-
-const allArea = (problem: Problem): number =>
-  areaOf(
-    problem,
-    problem.pieces.map((_, piece) => piece),
-  )
 
 /** The sheets that may be used: all that cost nothing, and of the others, large ones first, as many as the limit allows. */
 function sheetsFor(problem: Problem, limit: number): number[] {

@@ -8,8 +8,12 @@ import { SnugSheets, type Reach } from './sheets'
 /** Below this part of a sheet's area a plan wastes nothing at all, and sizes agree or don't. */
 const NOTHING = 1e-6
 
-/** Where more than this part may be wasted, sides that nearly agree are too many to tell anything. */
-const TOO_MUCH = 0.01
+/**
+ * Where more than this part may be wasted, sides that nearly agree are too many to tell anything; the more pieces there are in
+ * a sheet the sooner: a part for each of them.
+ */
+const TOO_MUCH = 0.02
+const TOO_MUCH_EACH = 0.15
 
 /**
  * What blocks may waste where the sheets of a plan may waste some area in all; null where that is so much that it is no use.
@@ -20,8 +24,9 @@ const TOO_MUCH = 0.01
 export function playFor(problem: Problem, slack: number, room: number, times: number): Play | null {
   const largest = Math.max(...problem.sheets.map((s) => s.area))
   if (slack < NOTHING * largest) return { share: 0, most: 1 }
-  if (slack > TOO_MUCH * room) return null
   const sheets = Math.max(1, room / largest)
+  const each = problem.pieces.length / sheets
+  if (slack > Math.min(TOO_MUCH, TOO_MUCH_EACH / each) * room) return null
   return { share: (times * slack) / room, most: slack * Math.min(1, 2 / sheets) }
 }
 
