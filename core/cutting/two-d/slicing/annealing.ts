@@ -96,7 +96,8 @@ export class Annealing {
     const { tree } = forest
     const a = below(random, this.among(SINGLE))
     const b = this.bestFor(a, SINGLE, unlike)
-    if (a === b || forest.up[a] === forest.up[b] || forest.isIn(a, b) || forest.isIn(b, a)) return false
+    const beside = forest.up[a]! >= 0 && forest.up[a] === forest.up[b]
+    if (beside || forest.isIn(a, b) || forest.isIn(b, a)) return false
     const treeA = tree[a]!
     const treeB = tree[b]!
     if (!this.allow(treeA, treeB, curves.areaOf(b) - curves.areaOf(a))) return false
