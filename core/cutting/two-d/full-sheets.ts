@@ -4,7 +4,7 @@ import { buildUp, type FullSheet } from './build-up'
 import { layFull, type Layout } from './layout'
 import type { Play } from './snug/blocks'
 import { fillSnugly, playFor } from './snug/fill'
-import { demandOf, type Problem } from './sheets'
+import { areaOfAll, demandOf, type Problem } from './sheets'
 
 /** How far all pieces are built up, one time after the other: the share of the slack that one sheet may waste, pairs. */
 const LEVELS: readonly { share: number; pairs: number }[] = [
@@ -53,7 +53,7 @@ export class FullSheets {
     private readonly means: Means,
   ) {
     this.room = roomFor(problem, least)
-    this.slack = Math.max(0, this.room - problem.pieces.reduce((sum, p) => sum + problem.shapes[p]!.area, 0))
+    this.slack = Math.max(0, this.room - areaOfAll(problem))
   }
 
   /** What blocks may waste, where that is next to nothing, for some times the share that the plan may waste. */

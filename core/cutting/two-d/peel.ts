@@ -1,6 +1,6 @@
 import type { Random } from '../random'
 import { buildUp, type FullSheet, type Reach } from './build-up'
-import type { Problem } from './sheets'
+import { areaOfAll, type Problem } from './sheets'
 
 /** What each further piece in a sheet weighs against it, as waste: a part of the largest sheet's area. */
 const MANY = 0.0002
@@ -37,7 +37,7 @@ export function peel(
     }
     const largest = Math.max(...open.sheets.map((s) => s.area))
     if (largest === 0) return peeled
-    const area = rest.pieces.reduce((sum, p) => sum + rest.shapes[p]!.area, 0)
+    const area = areaOfAll(rest)
     const sheets = Math.max(1, Math.round((area + spare) / largest))
     const each = sheets === 1 ? spare : Math.min(spare, (spare / sheets) * (0.6 + 1.2 * random()))
     const best = fullest(open, Math.max(each, 0), { eager, ...looks }, random, over, found)

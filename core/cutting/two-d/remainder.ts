@@ -2,7 +2,7 @@ import type { Means } from '../means'
 import type { Laid, Layout } from './layout'
 import { layoutOf } from './layout'
 import { LimitSearch } from './search'
-import type { Problem, Sheet } from './sheets'
+import { areaOfAll, type Problem, type Sheet } from './sheets'
 
 /** How many lengths are tried on each axis, and the steps of a search for one. */
 const TRIES = 5
@@ -41,7 +41,7 @@ export function keepMore(problem: Problem, layout: Layout, means: Means): Layout
   // of what is bought no more than before, of the bin everything
   const used = problem.sheets.map((s, i) => s.cost === 0 ? s.count : layout.laid.filter((l) => l.sheet === i).length) // prettier-ignore
   const area = problem.sheets.reduce((sum, s, i) => sum + used[i]! * s.area, 0)
-  const spare = area - problem.pieces.reduce((sum, p) => sum + problem.shapes[p]!.area, 0)
+  const spare = area - areaOfAll(problem)
   for (const [index, sheet] of problem.sheets.entries()) {
     if (sheet.cost === 0 || used[index] === 0) continue
     for (const axis of ['l', 'w'] as const) {

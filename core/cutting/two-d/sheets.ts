@@ -43,6 +43,9 @@ export function sameTogether(all: readonly Shape[]): Pick<Problem, 'shapes' | 'p
 export const areaOf = (problem: Problem, pieces: readonly number[]): number =>
   pieces.reduce((sum, p) => sum + problem.shapes[problem.pieces[p]!]!.area, 0)
 
+/** Area of all pieces of a problem, with their kerfs, mm². */
+export const areaOfAll = ({ pieces, shapes }: Problem): number => pieces.reduce((sum, p) => sum + shapes[p]!.area, 0)
+
 /** How many pieces there are of each shape. */
 export function demandOf(problem: Problem): Uint16Array {
   const counts = new Uint16Array(problem.shapes.length)

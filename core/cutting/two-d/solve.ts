@@ -7,7 +7,7 @@ import { firstPlan, LimitSearch, PATIENT, QUICK } from './search'
 import { inSpanningRows } from './rows'
 import { SlicingSearch } from './slicing/search'
 import { stateOf } from './tree-of'
-import { areaOf, type Problem } from './sheets'
+import { areaOf, areaOfAll, type Problem } from './sheets'
 
 /** Steps with single pieces, and sheets filled anew, that take about as long. */
 const STEPS = 3000
@@ -92,7 +92,7 @@ class Cheaper {
     private readonly full: FullSheets,
     private readonly means: Means,
   ) {
-    this.roomy = full.slack > ROOMY * (full.slack + areaOf(problem, problem.pieces.map((_, i) => i))) // prettier-ignore
+    this.roomy = full.slack > ROOMY * (full.slack + areaOfAll(problem))
     const play = full.play(1)
     this.tight = play?.share === 0
     this.loose = play === null

@@ -14,9 +14,6 @@ const SINGLE_MOVED = 70
 /** What a block is exchanged with, or laid beside, is the most like it, or the best fitting, of up to so many. */
 const TRIALS = 12
 
-/** A size is not kept that wastes so many times what is forgiven at the moment more than the tree does as it is. */
-const FORGIVEN = 8
-
 /** A sheet reaches so far further than it does, for the sake of rounding, mm. */
 const ROUNDING = SAME / 2
 
@@ -42,7 +39,7 @@ export class Annealing {
 
   /**
    * @param shapes of the pieces
-   * @param groups the pieces of each sheet to begin with
+   * @param groups the pieces of each sheet to begin with, by their index; together each piece once
    */
   constructor(
     shapes: readonly Shape[],
@@ -159,7 +156,7 @@ export class Annealing {
     const more = -heat * Math.log(1 - this.random())
     if (a === b) {
       this.mayReach = beyond[a]! + more
-      kept[a] = this.room(a) + beyond[a]! + Math.min(more, FORGIVEN * heat)
+      kept[a] = this.room(a) + this.mayReach
       return true
     }
     this.mayReach = beyond[a]! + beyond[b]! + more

@@ -4,7 +4,7 @@ import type { Problem } from '../sheets'
 import type { Annealing } from './annealing'
 import type { Rectangle } from './curves'
 
-/** Where the pieces of a tree lie whose block goes into its sheet. */
+/** Where the pieces of a tree lie whose block goes into its sheet, mm from the sheet's lower left. */
 export function layTree(problem: Problem, annealing: Annealing, tree: number): Lying[] {
   const root = annealing.forest.root[tree]!
   const sheet = annealing.sheets[tree]!

@@ -1,6 +1,6 @@
 import type { Means } from '../../means'
 import type { Laid, Layout } from '../layout'
-import { areaOf, goesInto, type Problem, type Shape, type Sheet } from '../sheets'
+import { areaOfAll, goesInto, type Problem, type Shape, type Sheet } from '../sheets'
 import { Annealing } from './annealing'
 import { layTree } from './lay'
 
@@ -43,7 +43,7 @@ export class SlicingSearch {
     private readonly means: Means,
   ) {
     this.sheets = sheetsFor(problem, limit)
-    const area = areaOf(problem, problem.pieces.map((_, piece) => piece)) // prettier-ignore
+    const area = areaOfAll(problem)
     this.unit = area / problem.pieces.length
     this.goes = this.sheets.reduce((sum, s) => sum + problem.sheets[s]!.area, 0) >= area
   }
@@ -54,7 +54,7 @@ export class SlicingSearch {
     this.run ??= this.begin()
     const { run } = this
     const { heat, steps } = run
-    const annealing = (this.annealing ??= this.spread())
+    const annealing = (this.annealing ??= this.begun())
     for (let part = PART * problem.pieces.length; part > 0 && run.done < steps && !means.over(); part -= EVEN) {
       run.done += EVEN
       // towards the end of the time it is cooled down all the same
@@ -72,7 +72,8 @@ export class SlicingSearch {
     return { heat, steps: steps * this.problem.pieces.length, done: 0, seconds: this.means.secondsLeft() }
   }
 
-  private spread(): Annealing {
+  /** Trees with the pieces shared out, uncooled. */
+  private begun(): Annealing {
     const { problem, means, sheets } = this
     const { pieces } = problem
     return new Annealing(
