@@ -62,10 +62,18 @@ const columns = (kind: RecordKind, record: Incoming) => ({
   ...(kind === 'shops' ? {} : { shop_id: record.shop }),
 })
 
+let lastMade = 0
+
+/** The time, a millisecond later each time at least: what is made at once is listed in the order in which it was made. */
+function nextMoment(): Date {
+  lastMade = Math.max(Date.now(), lastMade + 1)
+  return new Date(lastMade)
+}
+
 /** Puts a new record in, inside the caller's transaction. */
 export async function insert(trx: Knex, kind: RecordKind, record: Incoming): Promise<void> {
   await knownShop(trx, kind, record.shop)
-  const now = new Date()
+  const now = nextMoment()
   await trx(kind).insert({ id: record.id, version: 1, created_at: now, updated_at: now, ...columns(kind, record) })
 }
 

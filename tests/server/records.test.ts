@@ -1,4 +1,5 @@
 import { describe, expect, it } from 'vitest'
+import { demoProjects } from '../../demo/projects'
 import { aTool, api, newShop } from './api'
 
 describe('records', () => {
@@ -150,6 +151,15 @@ describe('whole projects', () => {
     expect(answer.status).toBe(200)
     expect(answer.body.plans).toHaveLength(file.holders.length)
     expect(answer.body.plans[0].boards[0].openings).toHaveLength(3)
+  })
+
+  it('keep the order of what they hold, though all of it is put in at once', async () => {
+    for (const { shopId, project } of demoProjects())
+      for (const kind of ['tools', 'holders'] as const) {
+        const ids = project[kind].map((record) => `${shopId}-${record.id}`)
+        const listed = (await api('GET', `/api/${kind}?shop=${shopId}`)).body as { id: string }[]
+        expect(listed.map((record) => record.id).filter((id) => ids.includes(id))).toEqual(ids)
+      }
   })
 
   it('that can’t be used are refused with the place of each slip', async () => {
