@@ -1,60 +1,14 @@
 import { describe, expect, it } from 'vitest'
-import type { Means } from '#core/cutting/means'
 import { below, randomFrom, type Random } from '#core/cutting/random'
 import type { Layout } from '#core/cutting/two-d/layout'
-import { sameTogether, type Problem, type Shape, type Sheet } from '#core/cutting/two-d/sheets'
+import { sameTogether, type Shape } from '#core/cutting/two-d/sheets'
 import { Annealing } from '#core/cutting/two-d/slicing/annealing'
 import { ShapeCurves, type Rectangle } from '#core/cutting/two-d/slicing/curves'
 import { Forest } from '#core/cutting/two-d/slicing/forest'
 import { SlicingSearch } from '#core/cutting/two-d/slicing/search'
-import { faults } from './cut-checker'
-import { dissect } from './cut-instances'
+import { faultsOf, meansOf, shapeOf, sheetOf, shrunk } from './cut-problems'
 
 const HUGE: Rectangle = { l: 1e9, w: 1e9 }
-
-const shapeOf = (l: number, w: number, turns: boolean): Shape => ({ l, w, area: l * w, turns })
-
-const sheetOf = (l: number, w: number, count: number, cost = l * w): Sheet => ({ l, w, area: l * w, count, cost })
-
-/** Means without a clock, or with one that goes on by a step each time it is read. */
-function meansOf(seed: number, seconds = Infinity, step = 0): Means {
-  let left = seconds
-  const secondsLeft = (): number => (left -= step)
-  return { random: randomFrom(seed), rounds: 1000, solver: null, secondsLeft, over: () => secondsLeft() <= 0 }
-}
-
-/** Pieces of some sheets cut apart at random, each up to `by` smaller than it was. */
-function shrunk(seed: number, sheets: readonly Sheet[], pieces: number, by: number, turns: boolean): Shape[] {
-  const random = randomFrom(Math.imul(seed, 0x9e3779b1))
-  return sheets.flatMap((s) =>
-    dissect(random, { length: s.l, width: s.w }, pieces, 0, 1, 80).map((r) =>
-      shapeOf(r.length - below(random, by + 1), r.width - below(random, by + 1), turns),
-    ),
-  )
-}
-
-/** What is wrong with a plan, by the checker that knows nothing of the search. */
-function faultsOf(problem: Problem, layout: Layout): string[] {
-  const used = problem.sheets.map(() => 0)
-  const parts = problem.pieces.map((at, piece) => {
-    const { l, w, turns } = problem.shapes[at]!
-    return { id: `${piece}`, length: l, width: w, canRotate: turns }
-  })
-  const stock = problem.sheets.map((s, i) => ({
-    ...{ id: `${i}`, length: s.l, width: s.w, isOffcut: s.cost === 0 },
-    ...(Number.isFinite(s.count) ? { count: s.count } : {}),
-  }))
-  const placements = layout.laid.flatMap(({ sheet, lying }) => {
-    const stockIndex = used[sheet]!++
-    return lying.map(({ piece, x, y, turned }) => {
-      const { l, w } = problem.shapes[problem.pieces[piece]!]!
-      const [length, width] = turned ? [w, l] : [l, w]
-      return { stockId: `${sheet}`, stockIndex, partId: `${piece}`, x, y, length, width, rotated: turned }
-    })
-  })
-  const unplaced = layout.left.map((piece) => ({ partId: `${piece}`, count: 1 }))
-  return faults({ kind: '2d', kerf: 0, stock, parts }, { placements, unplaced })
-}
 
 /** All sizes of a nested pair of pairs, the slow way: those that none other is no larger than. */
 function allSizes(tree: Tree): Rectangle[] {

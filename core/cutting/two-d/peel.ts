@@ -1,5 +1,6 @@
 import type { Random } from '../random'
 import { buildUp, type FullSheet, type Reach } from './build-up'
+import { without } from './rest'
 import { areaOfAll, type Problem } from './sheets'
 
 /** What each further piece in a sheet weighs against it, as waste: a part of the largest sheet's area. */
@@ -73,16 +74,3 @@ function fullest(
 
 /** How many pieces are in a full sheet. */
 const piecesIn = (full: FullSheet): number => full.built.counts.reduce((sum, n) => sum + n, 0)
-
-/** The problem that is left when some full sheets are cut, and the piece of the whole for each of its pieces. */
-export function without(
-  problem: Problem,
-  drawn: readonly FullSheet[],
-): { rest: Problem; pieceOf: number[]; taken: number[][] } {
-  const byShape: number[][] = problem.shapes.map(() => [])
-  problem.pieces.forEach((shape, piece) => byShape[shape]!.push(piece))
-  const taken = drawn.map((f) => Array.from(f.built.counts).flatMap((n, shape) => byShape[shape]!.splice(0, n)))
-  const pieceOf = byShape.flat()
-  const sheets = problem.sheets.map((s, i) => ({ ...s, count: s.count - drawn.filter((f) => f.sheet === i).length }))
-  return { rest: { shapes: problem.shapes, sheets, pieces: pieceOf.map((p) => problem.pieces[p]!) }, pieceOf, taken }
-}

@@ -1,9 +1,10 @@
 import type { FullSheet } from './build-up'
 import { below, type Random } from '../random'
-import { layFull, layoutOf, type Laid, type Layout } from './layout'
+import { layoutOf, type Laid, type Layout } from './layout'
 import { fillSnugly } from './snug/fill'
 import type { FullSheets } from './full-sheets'
-import { peel, without } from './peel'
+import { peel } from './peel'
+import { renamed, together, without } from './rest'
 import { LimitSearch } from './search'
 import { areaOf, type Problem } from './sheets'
 
@@ -97,21 +98,11 @@ export class Refill {
     const spare = Math.max(wasted - areaOf(this.problem, this.now.left), AGAIN * random() * wasted)
     const limit = this.limit - this.cost(kept)
     const full = this.snugly(open, emptied.length, limit) ?? this.peeled(open, spare, limit)
-    const { rest, pieceOf, taken } = without(open, full)
-    const filled = full.map((f, i) => layFull(open, f, taken[i]!))
-    const search = new LimitSearch(rest, limit - this.cost(filled), random)
+    const parts = without(open, full)
+    const search = new LimitSearch(parts.rest, limit - this.cost(full), random)
     search.run({ over: this.over, steps: REST })
-    const last = layoutOf(rest, search.best)
-    const named = (laid: Laid, of: readonly number[]): Laid => ({
-      sheet: laid.sheet,
-      lying: laid.lying.map((p) => ({ ...p, piece: of[p.piece]! })),
-    })
-    const laid = [
-      ...kept,
-      ...filled.map((l) => named(l, pieces)),
-      ...last.laid.map((l) => named(named(l, pieceOf), pieces)),
-    ]
-    return { laid, left: last.left.map((p) => pieces[pieceOf[p]!]!), cost: this.cost(laid) }
+    const anew = renamed(together(open, full, parts, layoutOf(parts.rest, search.best)), pieces)
+    return { laid: [...kept, ...anew.laid], left: anew.left, cost: this.cost(kept) + anew.cost }
   }
 
   /** By sheets with next to no waste, where no more may be wasted; else, and at times even so, null. */
@@ -158,8 +149,8 @@ export class Refill {
       laid.lying.map((p) => p.piece),
     )
 
-  private readonly cost = (laid: readonly Laid[]): number =>
-    laid.reduce((sum, l) => sum + this.problem.sheets[l.sheet]!.cost, 0)
+  private readonly cost = (sheets: readonly Pick<Laid, 'sheet'>[]): number =>
+    sheets.reduce((sum, l) => sum + this.problem.sheets[l.sheet]!.cost, 0)
 }
 
 /** A plan made cheap enough: the sheets that waste most are given up, what they held is left. */

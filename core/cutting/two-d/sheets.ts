@@ -26,6 +26,9 @@ export interface Problem {
   readonly pieces: readonly number[]
 }
 
+/** No more sheets than these are filled together. */
+const MOST_SHEETS = 40
+
 /** Pieces by their shape: those of one size, that may be turned alike, have one together. */
 export function sameTogether(all: readonly Shape[]): Pick<Problem, 'shapes' | 'pieces'> {
   const shapes: Shape[] = []
@@ -51,6 +54,25 @@ export function demandOf(problem: Problem): Uint16Array {
   const counts = new Uint16Array(problem.shapes.length)
   for (const p of problem.pieces) counts[p]!++
   return counts
+}
+
+/**
+ * The sheets that may be used: all that cost nothing, and of the others, large ones first, as many as the limit allows; none
+ * where they are too many to be filled together.
+ */
+export function stockWithin(problem: Problem, limit: number): number[] {
+  const used: number[] = []
+  let cost = 0
+  const order = problem.sheets.map((_, i) => i).sort((a, b) => problem.sheets[b]!.area - problem.sheets[a]!.area)
+  for (const i of order) {
+    const sheet = problem.sheets[i]!
+    for (let n = 0; n < sheet.count && cost + sheet.cost <= limit; n++) {
+      if (used.length >= MOST_SHEETS) return []
+      used.push(i)
+      cost += sheet.cost
+    }
+  }
+  return used
 }
 
 /** One piece of stock that is being cut. */

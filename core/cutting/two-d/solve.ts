@@ -4,10 +4,11 @@ import { FullSheets } from './full-sheets'
 import { layoutOf, outOfBlocks, type Layout } from './layout'
 import { Refill } from './refill'
 import { firstPlan, LimitSearch, PATIENT, QUICK } from './search'
+import { OneByOne } from './one-by-one'
 import { inSpanningRows } from './rows'
 import { SlicingSearch } from './slicing/search'
 import { stateOf } from './tree-of'
-import { areaOf, areaOfAll, type Problem } from './sheets'
+import { areaOf, areaOfAll, stockWithin, type Problem } from './sheets'
 
 /** Steps with single pieces, and sheets filled anew, that take about as long. */
 const STEPS = 3000
@@ -20,7 +21,7 @@ const NEARER = 2
 const ROOMY = 0.02
 const MOSTLY = 5
 
-/** Where slicing trees do best the other ways come in one of so many rounds, and the other way about. */
+/** Where sheets are best filled one by one, the other ways come in one of so many rounds; and the other way about. */
 const SELDOM = 4
 
 /** In so many rounds only single pieces are moved: that is quick, and enough where there is room. */
@@ -34,7 +35,7 @@ const WHOLE = [2, 4, 8, 14, 26, 50, 98]
 
 /**
  * Looks for a plan that buys the least: one that is good at once, then ever cheaper ones until the bound is met or
- * until the time is up. Single pieces are taken out and put back, slicing trees are cooled down, whole sheets are
+ * until the time is up. Single pieces are taken out and put back, sheets are filled one by one, whole sheets are
  * emptied and filled anew; what does best where so much may be wasted gets most of the time.
  * @returns yields the best plan so far after each part of a round
  */
@@ -74,11 +75,27 @@ function isBetter(problem: Problem, plan: Layout, than: Layout): boolean {
   return lack < -1 || (lack <= 1 && plan.cost < than.cost - 1)
 }
 
+/** Equal sheets are filled one by one; a single one by slicing trees; such of several sizes both ways. */
+function fillingFor(
+  problem: Problem,
+  limit: number,
+  trees: SlicingSearch,
+  means: Means,
+): readonly Pick<OneByOne, 'next'>[] {
+  const stock = stockWithin(problem, limit)
+  const oneByOne = new OneByOne(problem, limit, means)
+  if (stock.length < 2) return [trees]
+  return stock.every((s) => s === stock[0]) ? [oneByOne] : [trees, oneByOne]
+}
+
 /** Looks for a plan within a limit by several ways. */
 class Cheaper {
   private readonly single: LimitSearch
   private readonly sheets: Refill
   private readonly trees: SlicingSearch
+  /** The ways to fill sheets, which take turns. */
+  private readonly filling: readonly Pick<OneByOne, 'next'>[]
+  private fills = 0
   private readonly roomy: boolean
   /** Nothing may be wasted; or so much that blocks that fit are no use. */
   private readonly tight: boolean
@@ -99,20 +116,20 @@ class Cheaper {
     this.single = new LimitSearch(problem, limit, means.random, PATIENT)
     this.sheets = new Refill(problem, limit, from, means.random, means.over, full.add, full)
     this.trees = new SlicingSearch(problem, limit, means)
+    this.filling = fillingFor(problem, limit, this.trees, means)
   }
 
   /** @returns the plan within the limit that leaves least */
   round(): Layout {
     const count = this.rounds++
-    const seldom = (count - LIGHT) % SELDOM === 0
     if (count < LIGHT) this.singles(1)
     else if (!this.trees.goes || this.tight) this.others(count)
     else if (this.loose) {
-      if (seldom && !this.refill(1)) this.singles(1)
-      this.cool()
+      if (count % SELDOM > 0) this.fill()
+      else if (!this.refill(1)) this.singles(1)
     } else {
       this.others(count)
-      if (seldom) this.cool()
+      if ((count - LIGHT) % SELDOM === 0) this.fill()
     }
     return this.sheets.least < this.single.least ? this.sheets.best : layoutOf(this.problem, this.single.best)
   }
@@ -121,7 +138,7 @@ class Cheaper {
     return this.sheets.least === 0 || this.single.least === 0
   }
 
-  /** All ways but slicing trees; the one that leaves less gets more of the time. */
+  /** All other ways; the one that leaves less gets more of the time. */
   private others(count: number): void {
     if (WHOLE.includes(count)) this.sheets.offer(this.full.next(this.limit))
     const nearer = this.roomy || this.single.least <= this.sheets.least
@@ -133,10 +150,10 @@ class Cheaper {
     for (let i = 0; i < times && !means.over(); i++) if (single.run({ over: means.over, steps: STEPS })) return
   }
 
-  /** Cools slicing trees down; what comes of it is polished by single pieces. */
-  private cool(): void {
+  /** Fills sheets one by one or all at once; what comes of it is polished by single pieces. */
+  private fill(): void {
     if (this.done) return
-    const found = this.trees.next()
+    const found = this.filling[this.fills++ % this.filling.length]!.next()
     if (found?.left.length === 0) this.sheets.offer(found)
     else if (found) this.polish(found)
   }

@@ -1,6 +1,6 @@
 import type { Means } from '../../means'
 import type { Laid, Layout } from '../layout'
-import { areaOfAll, goesInto, type Problem, type Shape, type Sheet } from '../sheets'
+import { areaOfAll, goesInto, stockWithin, type Problem, type Shape, type Sheet } from '../sheets'
 import { Annealing } from './annealing'
 import { layTree } from './lay'
 
@@ -12,7 +12,8 @@ const COLD = 0.009
 const MELTED: Course = { heat: 0.09, steps: 30_000 }
 const WARMED: Course = { heat: 0.04, steps: 20_000 }
 
-interface Course {
+/** How a run goes. */
+export interface Course {
   readonly heat: number
   readonly steps: number
 }
@@ -22,9 +23,6 @@ const PART = 5000
 
 /** Steps at one heat. */
 const EVEN = 500
-
-/** No more sheets than these are filled together. */
-const MOST_SHEETS = 40
 
 /** Looks for a plan that costs no more than a limit, by slicing trees that are cooled down, in run after run. */
 export class SlicingSearch {
@@ -36,13 +34,17 @@ export class SlicingSearch {
   private annealing: Annealing | null = null
   private run: { heat: number; steps: number; done: number; seconds: number } | null = null
 
-  /** @param limit what the sheets may cost, mm² */
+  /**
+   * @param limit what the sheets may cost, mm²
+   * @param first the first run
+   */
   constructor(
     private readonly problem: Problem,
     limit: number,
     private readonly means: Means,
+    private readonly first: Course = MELTED,
   ) {
-    this.sheets = sheetsFor(problem, limit)
+    this.sheets = stockWithin(problem, limit)
     const area = areaOfAll(problem)
     this.unit = area / problem.pieces.length
     this.goes = this.sheets.reduce((sum, s) => sum + problem.sheets[s]!.area, 0) >= area
@@ -68,7 +70,7 @@ export class SlicingSearch {
   }
 
   private begin(): NonNullable<SlicingSearch['run']> {
-    const { heat, steps } = this.annealing ? WARMED : MELTED
+    const { heat, steps } = this.annealing ? WARMED : this.first
     return { heat, steps: steps * this.problem.pieces.length, done: 0, seconds: this.means.secondsLeft() }
   }
 
@@ -99,22 +101,6 @@ export class SlicingSearch {
       cost: laid.reduce((sum, l) => sum + problem.sheets[l.sheet]!.cost, 0),
     }
   }
-}
-
-/** The sheets that may be used: all that cost nothing, and of the others, large ones first, as many as the limit allows. */
-function sheetsFor(problem: Problem, limit: number): number[] {
-  const used: number[] = []
-  let cost = 0
-  const order = problem.sheets.map((_, i) => i).sort((a, b) => problem.sheets[b]!.area - problem.sheets[a]!.area)
-  for (const i of order) {
-    const sheet = problem.sheets[i]!
-    for (let n = 0; n < sheet.count && cost + sheet.cost <= limit; n++) {
-      if (used.length >= MOST_SHEETS) return []
-      used.push(i)
-      cost += sheet.cost
-    }
-  }
-  return used
 }
 
 /** Shares pieces out among sheets: each, the largest first, to the one with the most room of those that it goes into. */

@@ -1,8 +1,8 @@
-import TinyQueue from 'tinyqueue'
 import { SAME } from '../../instance'
 import { randomFrom } from '../../random'
 import { PackedCounts, type Packed } from '../packed-counts'
 import { demandOf, type Problem, type Shape } from '../sheets'
+import { EachInTurn, SmallestFirst, type Turns, type Waiting } from './turns'
 
 /**
  * Pieces that together make a rectangle with little waste or none. Along its axis it is a row: of each set of pieces only
@@ -18,6 +18,8 @@ export interface SnugBlock {
   readonly holds: Packed
   /** The sum of the names of what it holds, below `PRIME`. */
   readonly name: number
+  /** The rank by area of its largest piece, from 0 up. */
+  readonly largest: number
   /** A shape, or what it is joined of. */
   readonly made: number | Join
 }
@@ -48,6 +50,8 @@ export interface Play {
   readonly share: number
   /** One block or sheet at most, mm². */
   readonly most: number
+  /** Large pieces are to be in as many blocks as small ones are; else the smallest blocks are built first. */
+  readonly evenly?: boolean
 }
 
 /** Sums of names stay below this. */
@@ -62,7 +66,7 @@ const NONE: readonly Side[] = []
 const axisOf = ({ block, turned }: Oriented): -1 | 0 | 1 =>
   typeof block.made === 'number' ? -1 : turned ? ((1 - block.made.axis) as 0 | 1) : block.made.axis
 
-/** Blocks of about one size across an axis, the small ones first. */
+/** Blocks of about one size across an axis, in the order of their numbers. */
 interface Across {
   /** Those that can be joined along the axis, for they are no rows along it themselves: what can't be turned, what can. */
   readonly sides: readonly [Side[], Side[]]
@@ -70,9 +74,7 @@ interface Across {
   readonly byLength: Map<number, Side[]>
 }
 
-type Waiting = Omit<SnugBlock, 'number'>
-
-/** Blocks with little waste, the small ones first; those that fit no sheet left out. */
+/** Blocks with little waste; those that fit no sheet left out. */
 export class SnugBlocks {
   readonly packing: PackedCounts
   readonly all: SnugBlock[] = []
@@ -83,14 +85,14 @@ export class SnugBlocks {
   /** By the axis on which they are joined, and the size across. */
   private readonly across: readonly Map<number, Across>[] = [new Map(), new Map()]
   private readonly seen = new Set<number>()
-  private readonly waiting = new TinyQueue<Waiting>([], (a, b) => a.net - b.net || a.l * a.w - b.l * b.w)
+  private readonly waiting: Turns
   /** What sizes are counted in, mm. */
   private readonly unit: number
   private readonly thinnest: number
 
   constructor(
     private readonly problem: Problem,
-    private readonly play: Play,
+    readonly play: Play,
   ) {
     this.exact = play.share === 0
     this.unit = this.exact ? 0.001 : 1
@@ -98,19 +100,23 @@ export class SnugBlocks {
     this.packing = new PackedCounts(demand)
     const wanted = problem.shapes.filter((_, shape) => demand[shape]! > 0)
     this.thinnest = Math.min(...wanted.map((s) => Math.min(s.l, s.w)))
+    this.waiting = play.evenly ? new EachInTurn(problem.shapes.length) : new SmallestFirst()
+    const ranks = ranksOf(problem.shapes)
     const random = randomFrom(1)
     problem.shapes.forEach(({ l, w, area, turns }, shape) => {
       const name = Math.floor(random() * PRIME)
-      if (demand[shape]! > 0) this.offer({ l, w, net: area, turns, holds: this.packing.one(shape), name, made: shape })
+      const largest = ranks[shape]!
+      if (demand[shape]! > 0)
+        this.offer({ l, w, net: area, turns, holds: this.packing.one(shape), name, largest, made: shape })
     })
   }
 
   /** Builds all, or as many as are asked for or as there is time for. */
   build(atMost: number, over: () => boolean): void {
-    while (this.waiting.length > 0) {
-      if (this.all.length >= atMost || ((this.all.length & 63) === 0 && over())) return
-      const block: SnugBlock = { ...this.waiting.pop()!, number: this.all.length }
-      this.upTo = block.net - SAME
+    while (this.all.length < atMost && ((this.all.length & 63) !== 0 || !over())) {
+      const next = this.waiting.pop()
+      if (!next) break
+      const block: SnugBlock = { ...next, number: this.all.length }
       this.all.push(block)
       this.keep({ block, turned: false })
       if (block.turns) this.keep({ block, turned: true })
@@ -121,7 +127,7 @@ export class SnugBlocks {
         if (block.turns) this.join({ block, turned: true }, axis, false)
       }
     }
-    this.upTo = Infinity
+    this.upTo = this.waiting.least() - SAME
   }
 
   /** A size as a whole number; the odd part keeps what is exact to half a unit from being rounded both ways. */
@@ -187,6 +193,7 @@ export class SnugBlocks {
   /** @param turning whether it is joined with blocks that can be turned, or with the others */
   private join(mine: Oriented, axis: 0 | 1, turning: boolean): void {
     const { block } = mine
+    const { play } = this
     const [l, w] = mine.turned ? [block.w, block.l] : [block.l, block.w]
     const [along, across] = axis === 0 ? [l, w] : [w, l]
     const last = axisOf(mine) === axis ? (block.made as Join).last : block.number
@@ -197,11 +204,16 @@ export class SnugBlocks {
       for (const other of sides) {
         const b = other.block
         const gap = across - other.across
-        // what comes after is larger still
-        if (b.number > last || (gap * b.net) / other.across > spare) break
+        if (b.number > last) break
+        if ((gap * b.net) / other.across > spare) {
+          if (play.evenly) continue
+          // what comes after is larger still
+          break
+        }
         const [long, wide] = [along + other.along, Math.max(across, other.across)]
         const [nl, nw] = axis === 0 ? [long, wide] : [wide, long]
         if (!this.fitsSome(nl, nw, turns)) {
+          // what comes after is longer still
           if (this.exact) break
           continue
         }
@@ -210,7 +222,9 @@ export class SnugBlocks {
         if (!this.packing.both(block.holds, other.holds)) continue
         const holds = this.packing.sum(block.holds, b.holds)
         const name = (block.name + b.name) % PRIME
-        this.offer({ l: nl, w: nw, net, turns, name, holds, made: { axis, parts: [mine, other], last: b.number } })
+        const largest = Math.max(block.largest, b.largest)
+        const made: Join = { axis, parts: [mine, other], last: b.number }
+        this.offer({ l: nl, w: nw, net, turns, name, largest, holds, made })
       }
   }
 
@@ -230,6 +244,14 @@ export class SnugBlocks {
     for (const s of this.problem.sheets) if (holds(s, l, w) || (turns && holds(s, w, l))) return true
     return false
   }
+}
+
+/** The place of each shape by its area, the smallest first. */
+function ranksOf(shapes: readonly Shape[]): number[] {
+  const ranks = shapes.map(() => 0)
+  const order = shapes.map((_, i) => i).sort((a, b) => shapes[a]!.area - shapes[b]!.area)
+  order.forEach((shape, rank) => (ranks[shape] = rank))
+  return ranks
 }
 
 const holds = (sheet: Pick<Shape, 'l' | 'w'>, l: number, w: number): boolean =>

@@ -1,7 +1,7 @@
 import type { FullSheet } from '../build-up'
 import type { Problem } from '../sheets'
 import type { Play } from './blocks'
-import { without } from '../peel'
+import { without } from '../rest'
 import { cover, type Spent } from './cover'
 import { SnugSheets, type Reach } from './sheets'
 

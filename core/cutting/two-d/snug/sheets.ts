@@ -126,8 +126,9 @@ export class SnugSheets {
           name: (from.name + block.name) % PRIME,
           taken: { from, axis, side },
         }
-        if (closes) this.close(sheet, rest)
-        else keep(rest)
+        // where not the smallest blocks come first some that fill it may have been built all the same
+        if (closes || blocks.play.evenly) this.close(sheet, rest)
+        if (!closes) keep(rest)
       }
   }
 

@@ -1,0 +1,136 @@
+import type { Means } from '../means'
+import { below } from '../random'
+import type { FullSheet } from './build-up'
+import type { Layout } from './layout'
+import { together, without } from './rest'
+import { areaOfAll, stockWithin, type Problem } from './sheets'
+import { SlicingSearch, type Course } from './slicing/search'
+import { SnugSheets, type SnugSheet } from './snug/sheets'
+
+/** How many sheets are left to be filled in another way. */
+const LAST = [1, 1, 2]
+
+/** How many sheets are taken of those found together. */
+const TOGETHER = 2
+
+/**
+ * Of what sheets may waste on average a full one wastes this part at first, give or take a third; more, if too few are found, up
+ * to so many times.
+ */
+const LITTLE = 0.4
+const MORE = 1.35
+const TOO_FEW = 20
+const TRIALS = 6
+
+/** One of so many of the best is taken. */
+const BEST = 20
+
+/** How far full sheets are looked for. */
+const REACH = { blocks: 1000, rests: 3000, sheets: 2000 }
+
+/** How the last sheets are cooled down. */
+const LAST_ONES: Course = { heat: 0.09, steps: 15_000 }
+
+/** Some sheets that are full, and full sheets found for what they leave. */
+interface Stage {
+  readonly full: readonly FullSheet[]
+  readonly snug: SnugSheets
+  /** The full sheets found, those with the largest pieces first. */
+  readonly found: readonly SnugSheet[]
+  /** The sheets that are left. */
+  readonly stock: readonly number[]
+}
+
+/**
+ * Fills sheets one by one with as little waste as may be, and with the large pieces first. So what may be wasted, and the small
+ * pieces, are left for the last one or two, which slicing trees fill. When they don't all go in, it goes back some way.
+ */
+export class OneByOne {
+  private readonly stages: Stage[] = []
+  /** The part of a sheet that full ones could waste, when so many were left, for enough to be found. */
+  private readonly shares = new Map<number, number>()
+
+  /** @param limit what the sheets may cost, mm² */
+  constructor(
+    private readonly problem: Problem,
+    private readonly limit: number,
+    private readonly means: Means,
+  ) {}
+
+  /** @returns what goes into its sheets this time; null where there is too much for them */
+  next(): Layout | null {
+    const { problem, means, stages } = this
+    const last = LAST[below(means.random, LAST.length)]!
+    stages.length = below(means.random, stages.length + 1)
+    let full = stages.length > 0 ? this.another(stages.at(-1)!, last) : []
+    let parts = without(problem, full)
+    for (let stage = this.stage(full, parts.rest, last); stage; stage = this.stage(full, parts.rest, last)) {
+      stages.push(stage)
+      full = this.another(stage, last)
+      parts = without(problem, full)
+    }
+    const trees = new SlicingSearch(parts.rest, this.limitBeside(full), means, LAST_ONES)
+    let plan: Layout | null = null
+    while (trees.goes && !plan) plan = trees.next()
+    return plan && together(problem, full, parts, plan)
+  }
+
+  /** Looks for full sheets; null when only the last ones are left, or when none are found. */
+  private stage(full: readonly FullSheet[], rest: Problem, last: number): Stage | null {
+    const stock = stockWithin(rest, this.limitBeside(full))
+    const room = stock.reduce((sum, s) => sum + rest.sheets[s]!.area, 0)
+    const slack = room - areaOfAll(rest)
+    if (stock.length <= last || slack < 0 || rest.pieces.length === 0) return null
+    const sheets = rest.sheets.map((s, i) => ({ ...s, count: stock.filter((at) => at === i).length }))
+    const snug = this.littleWaste({ ...rest, sheets }, slack / room, stock.length)
+    const found = largestFirst(snug, rest)
+    return found.length > 0 ? { full, snug, found, stock } : null
+  }
+
+  /** Full sheets with little waste, more being allowed by and by. */
+  private littleWaste(rest: Problem, slack: number, left: number): SnugSheets {
+    const { random, over } = this.means
+    const largest = Math.max(...rest.sheets.map((s) => (s.count > 0 ? s.area : 0)))
+    let share = Math.max(slack * LITTLE, (this.shares.get(left) ?? 0) / MORE) * (0.7 + 0.6 * random())
+    for (let trial = 1; ; trial++, share *= MORE) {
+      const snug = new SnugSheets(rest, { share, most: share * largest, evenly: true })
+      snug.find(REACH, over)
+      const found = snug.found.length
+      if (found < TOO_FEW && (found === 0 || share <= slack) && trial < TRIALS && !over()) continue
+      this.shares.set(left, share)
+      return snug
+    }
+  }
+
+  /** The full sheets of a stage and some of those found, such as go together; the last ones are left. */
+  private another({ full, snug, found, stock }: Stage, last: number): FullSheet[] {
+    const { random } = this.means
+    const { packing } = snug
+    const more: SnugSheet[] = []
+    let held = packing.none()
+    let open = found
+    while (open.length > 0 && more.length < Math.min(TOGETHER, stock.length - last)) {
+      const one = open[Math.floor(random() ** 2 * Math.min(BEST, open.length))]!
+      more.push(one)
+      held = packing.sum(held, one.holds)
+      const isThere = (sheet: number): boolean =>
+        more.filter((m) => m.sheet === sheet).length < stock.filter((s) => s === sheet).length
+      open = open.filter((s) => isThere(s.sheet) && packing.both(held, s.holds))
+    }
+    return [...full, ...more.map((s) => snug.full(s))]
+  }
+
+  private limitBeside(full: readonly FullSheet[]): number {
+    return this.limit - full.reduce((sum, f) => sum + this.problem.sheets[f.sheet]!.cost, 0)
+  }
+}
+
+/** Full sheets in order, those first whose pieces are large for the sheet. */
+function largestFirst({ found, packing }: SnugSheets, { shapes, sheets }: Problem): SnugSheet[] {
+  const weight = ({ holds, sheet }: SnugSheet): number =>
+    packing.counts(holds).reduce((sum, n, shape) => sum + n * shapes[shape]!.area ** 2, 0) / sheets[sheet]!.area ** 2
+  return found
+    .map((s): [number, SnugSheet] => [weight(s), s])
+    .sort((a, b) => b[0] - a[0])
+    .map(([, s]) => s)
+}

@@ -1,0 +1,69 @@
+import TinyQueue from 'tinyqueue'
+import type { SnugBlock } from './blocks'
+
+/** A block whose turn has not come yet. */
+export interface Waiting extends Omit<SnugBlock, 'number'> {
+  /** The rank of its largest piece by area, from 0 up. */
+  readonly largest: number
+}
+
+/** Blocks that wait to be built on, and whose turn it is. */
+export interface Turns {
+  push(block: Waiting): void
+  pop(): Waiting | null
+  /** The least area of the pieces of a block that waits, mm²; Infinity when none does. */
+  least(): number
+}
+
+/** The smallest first: then all up to some area have been built. */
+export class SmallestFirst implements Turns {
+  private readonly queue = new TinyQueue<Waiting>([], (a, b) => a.net - b.net || a.l * a.w - b.l * b.w)
+
+  push(block: Waiting): void {
+    this.queue.push(block)
+  }
+
+  pop(): Waiting | null {
+    return this.queue.pop() ?? null
+  }
+
+  least(): number {
+    return this.queue.peek()?.net ?? Infinity
+  }
+}
+
+const share = ({ l, w, net }: Waiting): number => (l * w - net) / (l * w)
+
+/**
+ * One in which the smallest piece is the largest, one in which the next is, and so on, of each the least wasteful first: when
+ * not all can be built, large pieces are in as many as small ones.
+ */
+export class EachInTurn implements Turns {
+  private readonly queues: readonly TinyQueue<Waiting>[]
+  private turn = 0
+
+  /** @param ranks how many pieces or shapes there are */
+  constructor(ranks: number) {
+    this.queues = Array.from({ length: ranks }, () => new TinyQueue<Waiting>([], (a, b) => share(a) - share(b)))
+  }
+
+  push(block: Waiting): void {
+    this.queues[block.largest]!.push(block)
+  }
+
+  pop(): Waiting | null {
+    const { queues } = this
+    for (let i = 0; i < queues.length; i++) {
+      const block = queues[this.turn]!.pop()
+      this.turn = (this.turn + 1) % queues.length
+      if (block) return block
+    }
+    return null
+  }
+
+  least(): number {
+    let least = Infinity
+    for (const { data } of this.queues) for (const { net } of data) if (net < least) least = net
+    return least
+  }
+}

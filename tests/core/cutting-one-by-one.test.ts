@@ -1,0 +1,147 @@
+import { describe, expect, it } from 'vitest'
+import { below, randomFrom } from '#core/cutting/random'
+import type { Layout } from '#core/cutting/two-d/layout'
+import { OneByOne } from '#core/cutting/two-d/one-by-one'
+import { layoutOf } from '#core/cutting/two-d/layout'
+import { together, without } from '#core/cutting/two-d/rest'
+import { firstPlan } from '#core/cutting/two-d/search'
+import { areaOfAll, sameTogether, stockWithin, type Problem } from '#core/cutting/two-d/sheets'
+import { SnugBlocks } from '#core/cutting/two-d/snug/blocks'
+import { SnugSheets } from '#core/cutting/two-d/snug/sheets'
+import { EachInTurn, SmallestFirst, type Waiting } from '#core/cutting/two-d/snug/turns'
+import { faultsOf, meansOf, shapeOf, sheetOf, shrunk } from './cut-problems'
+
+const never = (): boolean => false
+
+/** The first plan with nothing left, of so many at most; or the last there was. */
+function planOf(times: number, problem: Problem, limit: number, seed: number): Layout | null {
+  const search = new OneByOne(problem, limit, meansOf(seed))
+  let plan: Layout | null = null
+  for (let i = 0; i < times && plan?.left.length !== 0; i++) {
+    plan = search.next()
+    if (plan) expect(faultsOf(problem, plan)).toEqual([])
+  }
+  return plan
+}
+
+describe('blocks in turn', () => {
+  const block = (largest: number, l: number, net: number): Waiting => ({
+    ...{ l, w: 1, net, turns: false, holds: new Int32Array(1), name: 0, largest, made: 0 },
+  })
+  const blocks = [block(0, 10, 9), block(0, 10, 8), block(0, 10, 10), block(2, 90, 60), block(2, 80, 79)]
+
+  it('are such with each piece as the largest, of each the least wasteful first', () => {
+    const turns = new EachInTurn(3)
+    expect([turns.pop(), turns.least()]).toEqual([null, Infinity])
+    blocks.forEach((b) => turns.push(b))
+    expect(turns.least()).toBe(8)
+    const order = blocks.map(() => turns.pop()!)
+    expect(order.map((b) => b.net)).toEqual([10, 79, 9, 60, 8])
+    expect(turns.pop()).toBeNull()
+  })
+
+  it('are else the smallest first', () => {
+    const turns = new SmallestFirst()
+    blocks.forEach((b) => turns.push(b))
+    expect(turns.least()).toBe(8)
+    expect(blocks.map(() => turns.pop()!.net)).toEqual([8, 9, 10, 60, 79])
+    expect([turns.pop(), turns.least()]).toEqual([null, Infinity])
+  })
+
+  it('come to the same in the end', () => {
+    const sheet = sheetOf(1000, 500, Infinity)
+    const problem = { ...sameTogether(shrunk(3, [sheet], 7, 4, true)), sheets: [sheet] }
+    const names = (evenly: boolean): string[] => {
+      const made = new SnugBlocks(problem, { share: 0.05, most: 0.02 * sheet.area, evenly })
+      made.build(Infinity, never)
+      expect(made.upTo).toBe(Infinity)
+      return made.all
+        .map((b) => `${[...made.packing.counts(b.holds)]} ${Math.min(b.l, b.w)} ${Math.max(b.l, b.w)}`)
+        .sort()
+    }
+    const all = names(true)
+    expect(all.length).toBeGreaterThan(20)
+    expect(new Set(names(false))).toEqual(new Set(all))
+  })
+
+  it('bring large pieces into full sheets where the smallest first leave them out', () => {
+    const sheet = sheetOf(2440, 1220, Infinity)
+    const problem = { ...sameTogether(shrunk(8, [sheet, sheet, sheet, sheet], 14, 12, true)), sheets: [sheet] }
+    const largest = problem.shapes.reduce((a, b, i) => (b.area > problem.shapes[a]!.area ? i : a), 0)
+    const withLargest = (evenly: boolean): number => {
+      const snug = new SnugSheets(problem, { share: 0.02, most: 0.02 * sheet.area, evenly })
+      snug.find({ blocks: 1000, rests: 3000, sheets: 2000 }, never)
+      return snug.found.filter((s) => snug.packing.counts(s.holds)[largest]! > 0).length
+    }
+    expect(withLargest(true)).toBeGreaterThan(0)
+    expect(withLargest(false)).toBe(0)
+  })
+})
+
+describe('sheets filled one by one', () => {
+  const sheet = sheetOf(2440, 1220, Infinity)
+
+  it('take pieces that shrank a little, in as few sheets as they were cut from', { timeout: 120_000 }, () => {
+    for (const [seed, sheets, pieces, by, turns] of [
+      [2, 5, 14, 30, false],
+      [4, 6, 12, 30, true],
+      [6, 8, 15, 20, true],
+    ] as const) {
+      const shapes = shrunk(seed, new Array<typeof sheet>(sheets).fill(sheet), pieces, by, turns)
+      const problem = { ...sameTogether(shapes), sheets: [sheet] }
+      expect(areaOfAll(problem)).toBeGreaterThan((sheets - 1) * sheet.area)
+      const plan = planOf(12, problem, sheets * sheet.cost, seed)
+      expect(plan?.left, `seed ${seed}`).toEqual([])
+      expect(plan?.cost).toBeLessThanOrEqual(sheets * sheet.cost)
+    }
+  })
+
+  it('are no more than there are, of each size, and cost no more than they may', { timeout: 60_000 }, () => {
+    const stock = [sheetOf(1220, 610, 2), sheetOf(900, 500, 2, 0), sheetOf(600, 600, 1, 0)]
+    const shapes = shrunk(6, [stock[0]!, stock[1]!, stock[1]!, stock[2]!], 6, 6, true)
+    const problem = { ...sameTogether(shapes), sheets: stock }
+    expect(stockWithin(problem, stock[0]!.cost)).toEqual([0, 1, 1, 2])
+    const plan = planOf(60, problem, stock[0]!.cost, 6)
+    expect(plan?.left).toEqual([])
+    expect(plan?.cost).toBeLessThanOrEqual(stock[0]!.cost)
+  })
+
+  it('may be more than are needed', () => {
+    const offcuts = [sheetOf(600, 300, 6, 0)]
+    const pieces = Array.from({ length: 4 }, () => shapeOf(600, 148, false))
+    const problem = { ...sameTogether([...pieces, shapeOf(100, 100, true)]), sheets: offcuts }
+    const plan = planOf(12, problem, 0, 1)
+    expect(plan?.left).toEqual([])
+  })
+
+  it('come to no plan where the area tells that there is none, and to an end when the time is up', () => {
+    const shapes = shrunk(4, [sheet, sheet, sheet], 12, 3, true)
+    const problem = { ...sameTogether(shapes), sheets: [sheet] }
+    expect(planOf(6, problem, 2 * sheet.cost, 4)).toBeNull()
+    const plan = new OneByOne(problem, 3 * sheet.cost, meansOf(4, 6, 0.05)).next()
+    expect(plan).not.toBeNull()
+    expect(faultsOf(problem, plan!)).toEqual([])
+  })
+})
+
+describe('full sheets and what they leave', () => {
+  it('are one plan of the whole, each piece once', () => {
+    const sheet = sheetOf(1200, 800, Infinity)
+    for (const seed of [1, 2, 3]) {
+      const random = randomFrom(seed)
+      const twice = shrunk(seed, [sheet, sheet], 6, 20, seed % 2 === 0)
+      // some of a size, so that which piece of a shape is taken matters
+      const problem = { ...sameTogether([...twice, ...twice.slice(0, 1 + below(random, 5))]), sheets: [sheet] }
+      const snug = new SnugSheets(problem, { share: 0.1, most: 0.1 * sheet.area, evenly: true })
+      snug.find({ blocks: 500, rests: 500, sheets: 50 }, never)
+      expect(snug.found.length).toBeGreaterThan(0)
+      const full = [snug.full(snug.found[below(random, snug.found.length)]!)]
+      const parts = without(problem, full)
+      const plan = together(problem, full, parts, layoutOf(parts.rest, firstPlan(parts.rest, random)))
+      const pieces = [...plan.laid.flatMap((l) => l.lying.map((p) => p.piece)), ...plan.left]
+      expect(pieces.sort((a, b) => a - b)).toEqual(problem.pieces.map((_, i) => i))
+      expect(plan.cost).toBeCloseTo(plan.laid.length * sheet.cost, 3)
+      expect(faultsOf(problem, plan)).toEqual([])
+    }
+  })
+})
