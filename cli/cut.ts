@@ -1,13 +1,6 @@
-import type { CutPlan } from '#core/cutting/instance'
-import { meansUntil } from '#core/cutting/means'
-import { randomFrom } from '#core/cutting/random'
 import { readInstance } from '#core/cutting/read-instance'
-import { cutting } from '#core/cutting/solve'
-import { linearSolver } from './highs'
 import { fail, input, named, option } from './input'
-
-/** Rounds of the search: far more than the clock ever allows. */
-const ROUNDS = 1_000_000
+import { bestPlan } from './search'
 
 /**
  * `cut FILE [--seconds S] [--seed N]`: reads what is to be cut from what and prints the best plan found.
@@ -36,17 +29,9 @@ export async function cutCommand(args: string[]): Promise<number> {
     const problems = read.problems.map((p) => `  ${p.path || 'the file'}: ${p.message}`)
     return fail([`${named(file)} can’t be used:`, ...problems].join('\n'))
   }
-  const solver = await linearSolver()
-  const now = (): number => performance.now()
   // What starting up took is part of the time, as far as half of it stays for the search
   const end = Math.max(seconds * 1000, started + seconds * 500)
-  const search = cutting(read.instance, meansUntil(randomFrom(seed), ROUNDS, solver, now, end))
-  let plan: CutPlan
-  for (;;) {
-    const { value, done } = search.next()
-    plan = value
-    if (done) break
-  }
+  const plan = await bestPlan(read.instance, seed, end)
   const { placements, unplaced, bought, atLeast, proven, endedByClock } = plan
   const printed = { id: read.instance.id, placements, unplaced, bought, atLeast, proven, endedByClock, seed }
   process.stdout.write(`${JSON.stringify(printed, null, 2)}\n`)

@@ -1,0 +1,42 @@
+import { setImmediate as turn } from 'node:timers/promises'
+import type { CutInstance, CutPlan } from '#core/cutting/instance'
+import { meansUntil } from '#core/cutting/means'
+import { randomFrom } from '#core/cutting/random'
+import { cutting } from '#core/cutting/solve'
+import { linearSolver } from './highs'
+import { SecondSearch } from './second-search'
+
+/** Rounds of the search: far more than the clock ever allows. */
+export const ROUNDS = 1_000_000
+
+/** A second search is begun when the first has been at it for so long, and if so much is left, ms. */
+const AFTER = 2000
+const WORTH = 2000
+
+/**
+ * Looks for the best plan until a moment on the clock `performance.now`, ms. What is not found at once is looked for by two
+ * searches, the second in a process of its own; it begins elsewhere.
+ */
+export async function bestPlan(instance: CutInstance, seed: number, end: number): Promise<CutPlan> {
+  const begun = performance.now()
+  const now = (): number => performance.now()
+  const search = cutting(instance, meansUntil(randomFrom(seed), ROUNDS, await linearSolver(), now, end))
+  let second: SecondSearch | null = null
+  let step = search.next()
+  while (!step.done && !second?.plan?.proven) {
+    const [gone, left] = [now() - begun, end - now()]
+    if (!second && instance.kind === '2d' && gone > AFTER && left > WORTH)
+      second = new SecondSearch({ instance, seed: seed + 1, seconds: left / 1000 })
+    await turn()
+    step = search.next()
+  }
+  const plan = step.value
+  const other = plan.proven ? null : await second?.last()
+  second?.stop()
+  return other && isBetter(other, plan) ? other : plan
+}
+
+const lacking = ({ unplaced }: CutPlan): number => unplaced.reduce((sum, u) => sum + u.count, 0)
+
+const isBetter = (plan: CutPlan, than: CutPlan): boolean =>
+  lacking(plan) < lacking(than) || (lacking(plan) === lacking(than) && plan.bought < than.bought - 1)

@@ -1,0 +1,23 @@
+import { setImmediate as turn } from 'node:timers/promises'
+import { meansUntil } from '#core/cutting/means'
+import { randomFrom } from '#core/cutting/random'
+import { cutting } from '#core/cutting/solve'
+import { linearSolver } from './highs'
+import { ROUNDS } from './search'
+import type { ToSecondSearch } from './second-search'
+
+const now = (): number => performance.now()
+
+process.once('disconnect', () => process.exit())
+process.once('message', async (what) => {
+  const { instance, seed, seconds } = what as ToSecondSearch
+  // the clock began when the process did
+  const means = meansUntil(randomFrom(seed), ROUNDS, await linearSolver(), now, seconds * 1000)
+  const search = cutting(instance, means)
+  let step = search.next()
+  while (!step.done) {
+    await turn()
+    step = search.next()
+  }
+  process.send!(step.value)
+})

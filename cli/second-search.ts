@@ -1,0 +1,51 @@
+import { fork, type ChildProcess } from 'node:child_process'
+import { fileURLToPath } from 'node:url'
+import type { CutInstance, CutPlan } from '#core/cutting/instance'
+
+/** What the process is told; it may search for so many seconds. */
+export interface ToSecondSearch {
+  readonly instance: CutInstance
+  readonly seed: number
+  readonly seconds: number
+}
+
+/** How much longer than it may search its plan is waited for, ms. */
+const GRACE = 300
+
+/** A search in a process of its own, beside the one that goes on here. */
+export class SecondSearch {
+  private readonly process: ChildProcess
+  /** Its plan, when it is through. */
+  plan: CutPlan | null = null
+  private readonly ended: Promise<void>
+
+  constructor(what: ToSecondSearch) {
+    const file = fileURLToPath(new URL('./second-search-process.ts', import.meta.url))
+    this.process = fork(file, { stdio: ['ignore', 'ignore', 'ignore', 'ipc'], serialization: 'advanced' })
+    this.ended = new Promise((resolve) => {
+      this.process.once('message', (plan) => {
+        this.plan = plan as CutPlan
+        resolve()
+      })
+      this.process.once('error', () => resolve())
+      this.process.once('exit', () => resolve())
+    })
+    this.process.send(what, () => {
+      // what doesn't reach it has no second search: the first goes on alone
+    })
+  }
+
+  /** Its plan, if it is through or nearly so; else null. It ends. */
+  async last(): Promise<CutPlan | null> {
+    let timer: NodeJS.Timeout | undefined
+    const late = new Promise<void>((resolve) => (timer = setTimeout(resolve, GRACE)))
+    await Promise.race([this.ended, late])
+    this.stop()
+    clearTimeout(timer)
+    return this.plan
+  }
+
+  stop(): void {
+    this.process.kill()
+  }
+}
