@@ -25,7 +25,7 @@ export async function bestPlan(instance: CutInstance, seed: number, end: number)
   let step = search.next()
   while (!step.done && !second?.plan?.proven) {
     const [gone, left] = [now() - begun, end - now()]
-    if (!second && instance.kind === '2d' && gone > AFTER && left > WORTH)
+    if (!second && gone > AFTER && left > WORTH)
       second = new SecondSearch({ instance, seed: seed + 1, seconds: left / 1000 })
     await turn()
     step = search.next()

@@ -5,6 +5,7 @@ import { join } from 'node:path'
 import { fileURLToPath } from 'node:url'
 import { describe, expect, it } from 'vitest'
 import { faults, type Asked } from './cut-checker'
+import { panels } from './cut-instances'
 import type { PlanFile } from '#core/exchange/plan-file'
 
 const root = fileURLToPath(new URL('../..', import.meta.url))
@@ -115,6 +116,36 @@ describe('the command line', { timeout: 30000 }, () => {
     expect(faults(instance as Asked, plan)).toEqual([])
     expect(plan).toMatchObject({ id: 'shelf', unplaced: [], bought: 1220 * 610, proven: true, seed: 5 })
     expect(plan.placements).toHaveLength(4)
+  })
+
+  it('has a second search beside it for what takes longer', () => {
+    const { instance, best } = panels(1033)
+    const run = spawnSync('npx', ['tsx', '--tsconfig', 'tsconfig.cli.json', 'tests/core/second-search-run.ts'], {
+      ...{ cwd: root, encoding: 'utf8', timeout: 30000 },
+    })
+    expect(run.stderr.replace(/^npm warn.*\n/gm, '')).toBe('')
+    const { plan, stopped } = JSON.parse(run.stdout)
+    expect(faults(instance, plan)).toEqual([])
+    expect(plan).toMatchObject({ proven: true, bought: best * instance.stock[0]!.length * instance.stock[0]!.width! })
+    expect(stopped).toBeNull()
+  })
+
+  it('ends in time with the best there is where the least can’t be met', () => {
+    // by area all would go into one sheet, by their shapes they don't
+    const sizes = [400, 401, 402, 403, 404]
+    const instance = {
+      kind: '2d' as const,
+      kerf: 3,
+      stock: [{ id: 'ply', length: 1220, width: 610 }],
+      parts: sizes.map((length, i) => ({ id: `p${i}`, length, width: 320 + i, canRotate: true })),
+    }
+    const started = Date.now()
+    const { status, stdout, stderr } = cli(['cut', '-', '--seconds', '6'], JSON.stringify(instance))
+    expect([status, stderr]).toEqual([0, ''])
+    expect(Date.now() - started).toBeLessThan(9000)
+    const plan = JSON.parse(stdout)
+    expect(faults(instance as Asked, plan)).toEqual([])
+    expect(plan).toMatchObject({ bought: 2 * 1220 * 610, atLeast: 1220 * 610, proven: false, endedByClock: true })
   })
 
   it('says what can’t be cut, and what in an instance can’t be used', () => {

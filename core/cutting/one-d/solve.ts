@@ -2,6 +2,7 @@ import type { Means } from '../means'
 import { LimitSearch } from '../two-d/search'
 import { asSheets, patternsOf } from './as-sheets'
 import { choosePatterns, columns } from './columns'
+import { completed } from './completion'
 import { fillInTurn, type BarsCut } from './first-fit'
 import { RefillBars } from './refill'
 import { costOfPatterns, type Lengths, type Pattern } from './lengths'
@@ -22,6 +23,10 @@ const COLUMNS = 4
 /** Steps of ruin and recreate in a round, and bars filled anew. */
 const STEPS = 1000
 const MOVES = 2000
+
+/** How many times a bar is filled when all are filled in turn, going back where that leads to no end: more each time. */
+const FILLINGS = 200
+const MOST_FILLINGS = 5000
 
 /** After so many rounds bars are filled anew from another plan. */
 const AFRESH = 4
@@ -62,6 +67,7 @@ export function* layBars(lengths: Lengths, means: Means): Generator<BarPlan, Bar
   let ruin = problem && new LimitSearch(problem, limit, random)
   let refill: RefillBars | null = null
   let nodes = 20
+  let fillings = FILLINGS
   for (let round = 0; round < means.rounds && !done() && !over(); round++) {
     if (solver && round === COLUMNS) {
       const generated = columns(lengths, pool.slice(0, 200), solver, means.secondsLeft)
@@ -94,6 +100,9 @@ export function* layBars(lengths: Lengths, means: Means): Generator<BarPlan, Bar
       offer(refill.best)
     }
     for (let i = 0; i < TRIES && !done() && !over(); i++) offer(fillInTurn(lengths, random, limit))
+    const whole = done() || !Number.isFinite(limit) ? null : completed(lengths, limit, random, fillings, over)
+    if (whole) offer(whole)
+    fillings = Math.min(MOST_FILLINGS, 2 * fillings)
     yield result()
   }
   return result()
