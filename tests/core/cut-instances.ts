@@ -83,8 +83,13 @@ const named = (rects: readonly Rect[], canRotate: (i: number) => boolean): Known
     return { id: `p${i + 1}`, ...r, count: 1, ...(rotate ? { canRotate: true } : {}) }
   })
 
-/** Panels whose best plan is known, for they were sheets. */
-export function panels(seed: number): Known {
+/** Panels whose best plan is known, for they were sheets. Of those that shrink some do so, by some millimetres. */
+export const panels = (seed: number): Known => panelsThatWereSheets(seed, false)
+
+/** The same, but of those that shrink all do so, each by up to some hundredths of its size. */
+export const panelsShrunkFreely = (seed: number): Known => panelsThatWereSheets(seed, true)
+
+function panelsThatWereSheets(seed: number, freely: boolean): Known {
   const random = mixed(seed)
   const kerf = [0, 2, 2.4, 3, 3.2][below(random, 5)]!
   const sheet = SHEETS[below(random, SHEETS.length)]!
@@ -119,14 +124,9 @@ export function panels(seed: number): Known {
     const rects = sheets().flat()
     const by = 1 + below(random, 20)
     const share = 0.1 + random() * 0.9
-    const shrunk = rects.map((r) =>
-      random() < share
-        ? {
-            length: Math.max(10, r.length - below(random, by + 1)),
-            width: Math.max(10, r.width - below(random, by + 1)),
-          }
-        : r,
-    )
+    const less = (size: number): number =>
+      Math.max(10, freely ? Math.round(size * (1 - (random() * by) / 200)) : size - below(random, by + 1))
+    const shrunk = rects.map((r) => (freely || random() < share ? { length: less(r.length), width: less(r.width) } : r))
     const good = bound(shrunk) > n - 1 + 1e-3 ? shrunk : rects
     return { family, instance: instance(good), best: n }
   }

@@ -1,6 +1,6 @@
 import type { Page } from '@playwright/test'
 import { expect, test } from './fixtures'
-import { board, mallet, running, saved, shopFor, threeMallets } from './shop'
+import { board, mallet, running, saved, settled, shopFor, threeMallets } from './shop'
 
 const working = (page: Page) => page.getByTestId('working-card')
 const checks = (page: Page) => page.getByTestId('verdicts')
@@ -33,7 +33,9 @@ test('a figure is dragged by its name, and one undo takes it back', async ({ pag
   const shop = await shopFor(page, service, { tools: threeMallets(), rail: {} })
   await page.goto(shop.rail)
   await expect.poll(() => running(page)).toEqual(marks)
+  await settled(page)
   const label = page.locator('.choices .label', { hasText: /^Gap$/ })
+  await label.hover()
   const box = (await label.boundingBox())!
   const [x, y] = [box.x + box.width / 2, box.y + box.height / 2]
   await page.mouse.move(x, y)

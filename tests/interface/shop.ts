@@ -56,5 +56,15 @@ export async function shopFor(page: Page, service: Service, contents: Contents =
 /** Waits until everything that was changed stands in the records. */
 export const saved = (page: Page) => page.getByTestId('save-state').getByText('Saved', { exact: true }).waitFor()
 
+/** Waits until the page answers to the hand, and until what comes a moment after its first painting stands where it will. */
+export async function settled(page: Page): Promise<void> {
+  await page.waitForFunction(() => {
+    const page = window as unknown as { useNuxtApp?: () => { isHydrating?: boolean } }
+    return page.useNuxtApp?.().isHydrating === false
+  })
+  const idle = () => new Promise<void>((resolve) => requestIdleCallback(() => requestIdleCallback(() => resolve())))
+  await page.evaluate(idle)
+}
+
 /** The running figures over the stick's main marks, from the datum end. */
 export const running = (page: Page) => page.getByTestId('stick').locator('.running').allTextContents()
