@@ -27,7 +27,7 @@ export class SecondSearch {
         this.plan = plan as CutPlan
         resolve()
       })
-      this.process.once('error', () => resolve())
+      this.process.on('error', () => resolve())
       this.process.once('exit', () => resolve())
     })
     this.process.send(what, () => {

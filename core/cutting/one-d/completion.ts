@@ -47,7 +47,7 @@ export function completed(
 /** Offcuts, the shortest first, then what may be bought, the longest first. */
 function barsWithin({ bars, demand }: Lengths, limit: number): number[] {
   const pieces = demand.reduce((sum, n) => sum + n, 0)
-  const order = bars.map((_, bar) => bar).sort((a, b) => lengthOf(a) - lengthOf(b))
+  const order = bars.map((_, bar) => bar).sort((a, b) => bars[a]!.length - bars[b]!.length)
   const offcuts = order.filter((bar) => bars[bar]!.cost === 0)
   const bought = order.filter((bar) => bars[bar]!.cost > 0).reverse()
   const used = offcuts.flatMap((bar) => Array.from({ length: Math.min(bars[bar]!.count, pieces) }, () => bar))
@@ -58,10 +58,6 @@ function barsWithin({ bars, demand }: Lengths, limit: number): number[] {
       cost += bars[bar]!.cost
     }
   return used.length <= MOST_BARS ? used : []
-
-  function lengthOf(bar: number): number {
-    return bars[bar]!.length
-  }
 }
 
 class Completion {

@@ -22,16 +22,11 @@ export function without(problem: Problem, full: readonly FullSheet[]): Rest {
 }
 
 /** The plan of some full sheets together with a plan of what they leave. */
-export function together(
-  problem: Problem,
-  full: readonly FullSheet[],
-  { taken, pieceOf }: Rest,
-  { laid, left, cost }: Layout,
-): Layout {
-  const named = renamed({ laid, left, cost }, pieceOf)
+export function together(problem: Problem, full: readonly FullSheet[], { taken, pieceOf }: Rest, plan: Layout): Layout {
+  const { laid, left, cost } = renamed(plan, pieceOf)
   return {
-    laid: [...full.map((f, i) => layFull(problem, f, taken[i]!)), ...named.laid],
-    left: named.left,
+    laid: [...full.map((f, i) => layFull(problem, f, taken[i]!)), ...laid],
+    left,
     cost: cost + full.reduce((sum, f) => sum + problem.sheets[f.sheet]!.cost, 0),
   }
 }

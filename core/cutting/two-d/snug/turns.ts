@@ -2,10 +2,7 @@ import TinyQueue from 'tinyqueue'
 import type { SnugBlock } from './blocks'
 
 /** A block whose turn has not come yet. */
-export interface Waiting extends Omit<SnugBlock, 'number'> {
-  /** The rank of its largest piece by area, from 0 up. */
-  readonly largest: number
-}
+export type Waiting = Omit<SnugBlock, 'number'>
 
 /** Blocks that wait to be built on, and whose turn it is. */
 export interface Turns {
@@ -42,7 +39,7 @@ export class EachInTurn implements Turns {
   private readonly queues: readonly TinyQueue<Waiting>[]
   private turn = 0
 
-  /** @param ranks how many pieces or shapes there are */
+  /** @param ranks how many shapes there are: blocks have their largest below it */
   constructor(ranks: number) {
     this.queues = Array.from({ length: ranks }, () => new TinyQueue<Waiting>([], (a, b) => share(a) - share(b)))
   }
