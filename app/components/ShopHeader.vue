@@ -252,15 +252,15 @@ dd {
     min-width: 0;
   }
   nav a {
-    padding: 0 7px;
+    padding: 0 4px;
   }
   .unit,
   .redo {
     display: none;
   }
   .shop-name {
-    max-width: 52px;
-    padding: 0 4px;
+    max-width: 48px;
+    padding: 0 2px;
   }
 }
 </style>

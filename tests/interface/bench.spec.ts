@@ -9,6 +9,8 @@ test('the work is done card by card, and what is ticked off stays', async ({ pag
   const title = page.locator('.card:visible h2')
   await expect(title).toHaveText(/^Cut up/)
   await expect(page.getByText(/^1 of \d+ · about/).first()).toBeVisible()
+  // all ways on are in sight
+  expect(await page.locator('header nav').evaluate((nav) => nav.scrollWidth - nav.clientWidth)).toBe(0)
   await page.getByTestId('done').click()
   await expect(page.getByText(/^1 of \d+ done/)).toBeVisible()
   await page.keyboard.press('x')

@@ -88,14 +88,15 @@ h2 {
   gap: 8px;
 }
 dl {
-  display: grid;
-  grid-template-columns: repeat(auto-fit, minmax(150px, 1fr));
+  display: flex;
+  flex-wrap: wrap;
   gap: 1px;
   margin: 10px 0;
   border: 1px solid var(--rule);
   background: var(--rule);
 }
 dl div {
+  flex: 1 1 150px;
   background: var(--sheet);
   padding: 6px 10px;
 }
