@@ -18,9 +18,7 @@ export function useHolder(id: Ref<string>) {
 
   const holder = computed<Holder | null>(() => records.holders.find((h) => h.id === id.value) ?? null)
   const form = computed(() => (holder.value ? formOf(holder.value.form) : undefined))
-  const input = computed<PlanInput | null>(() =>
-    holder.value && records.shop ? { shop: records.shop, tools: records.toolsById, holder: holder.value } : null,
-  )
+  const input = computed<PlanInput | null>(() => (holder.value && records.shop ? records.inputOf(holder.value) : null))
   /** Worked out and looked over; while a figure is dragged it stays as it was, and only what is drawn follows. */
   const worked = shallowRef<Design | null>(input.value ? design(input.value) : null)
   const drawn = shallowRef(worked.value)

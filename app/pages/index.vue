@@ -15,7 +15,7 @@ const toMeasure = computed(() => records.tools.filter((t) => lacks(t).length > 0
 const homeless = computed(() => records.tools.filter((t) => !records.housed.has(t.id) && lacks(t).length === 0))
 const looked = computed(() =>
   records.holders.map((holder) => {
-    const d = design({ shop: records.shop!, tools: records.toolsById, holder })
+    const d = design(records.inputOf(holder))
     return {
       holder,
       level: worstOf(d.verdicts),

@@ -1,7 +1,9 @@
 import { defineStore } from 'pinia'
 import { computed, ref, shallowReactive } from 'vue'
 import type { Tool } from '#core/footprint/tool'
+import type { PlanInput } from '#core/forms/form'
 import type { Holder } from '#core/model/holder'
+import { cutPieces } from '#core/model/work'
 import type { Shop } from '#core/shop/shop'
 import type { Wall } from '#core/wall/wall'
 import { ask } from './backend'
@@ -50,6 +52,14 @@ export const useRecords = defineStore('records', () => {
     return before?.size === now.size && [...now].every((id) => before.has(id)) ? before : now
   })
 
+  /** What a holder of the current shop is planned from. */
+  const inputOf = (holder: Holder): PlanInput => ({
+    shop: shop.value!,
+    tools: toolsById.value,
+    holder,
+    cut: cutPieces(get('works', holder.id)?.data),
+  })
+
   async function fetchAll<K extends RecordKind>(kind: K, of: string): Promise<boolean> {
     const answer = await ask<Record<string, unknown>[]>('GET', `/api/${kind}${of}`)
     if (answer.kind !== 'ok') return false
@@ -91,5 +101,5 @@ export const useRecords = defineStore('records', () => {
     state.value = 'here'
   }
 
-  return { shopId, state, shops, shop, tools, toolsById, holders, walls, housed, get, at, set, load, enter }
+  return { shopId, state, shops, shop, tools, toolsById, holders, walls, housed, inputOf, get, at, set, load, enter }
 })

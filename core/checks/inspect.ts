@@ -16,6 +16,7 @@ import { checkRods } from './rods'
 import { checkSag } from './sag'
 import { checkScrews } from './screws'
 import { checkSockets } from './socket'
+import { checkStock } from './stock'
 import type { Check } from './subject'
 import type { Verdict } from './verdict'
 import { checkTaking } from './taking'
@@ -40,6 +41,7 @@ const CHECKS: readonly Check[] = [
   checkTaking,
   checkReach,
   checkBoardLengths,
+  checkStock,
 ]
 
 /**

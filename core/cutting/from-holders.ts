@@ -1,9 +1,9 @@
 import type { Board, HolderModel } from '../model/model'
+import { layersLeft } from '../model/work'
 import type { Shop, Stock } from '../shop/shop'
-import { placesOf } from '../shop/places'
-import { rippingSaw } from '../shop/usual-choice'
-import { soundParts, type SoundPart } from '../shop/sound-parts'
-import type { CutInstance, CutPart, CutStock } from './instance'
+import { isRound, kerfOf, mayTurn, piecesOf } from '../shop/pieces-of-stock'
+import type { SoundPart } from '../shop/sound-parts'
+import { SAME, type CutInstance, CutPart, CutStock } from './instance'
 
 /** What is to be cut from one kind of stock for some holders. */
 export interface CuttingJob {
@@ -15,39 +15,22 @@ export interface CuttingJob {
   sound: Record<string, { offcut: string; at: SoundPart }>
 }
 
-/** Thicknesses that differ by no more than this may be mixed, mm. */
-const SAME_THICKNESS = 0.3
-
-/** The kerf of the saw that cuts panels; nought where there is no saw. mm */
-const kerfOf = (shop: Shop): number => rippingSaw(shop)?.kerf ?? 0
-
 /** A kind of stock and the offcuts that do instead of it, as a search takes them. `widest` fills in a width left open. */
-function stockFor(
-  shop: Shop,
-  stock: Stock,
-  round: boolean,
-  widest: number,
-): { stock: CutStock[]; sound: CuttingJob['sound'] } {
-  const offcuts = shop.offcuts.filter(
-    (o) =>
-      o.material === stock.material &&
-      Math.abs(o.thickness - stock.thickness) <= SAME_THICKNESS &&
-      (o.form === 'rod' || o.form === 'pipe') === round,
-  )
-  const width = (own: number | null): number => (round ? 0 : (own ?? widest))
+function stockFor(shop: Shop, stock: Stock, widest: number): { stock: CutStock[]; sound: CuttingJob['sound'] } {
   const sound: CuttingJob['sound'] = {}
-  const one = (id: string, length: number, across: number): CutStock => ({ id, length, width: across, count: 1, isOffcut: true }) // prettier-ignore
-  const fromBin = offcuts.flatMap((o): CutStock[] => {
-    const id = offcutStock(o.id)
-    const places = placesOf(o.noGo)
-    if (places.length === 0) return [one(id, o.length, width(o.width))]
-    return soundParts(o.length, width(o.width), places, kerfOf(shop)).map((at, n) => {
-      sound[`${id} part ${n + 1}`] = { offcut: o.id, at }
-      return one(`${id} part ${n + 1}`, at.length, at.width)
-    })
+  const parts = new Map<string, number>()
+  const pieces = piecesOf(shop, stock, widest).map(({ length, width, offcut, sound: at }): CutStock => {
+    if (!offcut) return { id: stock.id, length, width, count: Infinity, isOffcut: false }
+    let id = offcutStock(offcut.id)
+    if (at) {
+      const number = (parts.get(id) ?? 0) + 1
+      parts.set(id, number)
+      id = `${id} part ${number}`
+      sound[id] = { offcut: offcut.id, at }
+    }
+    return { id, length, width, count: 1, isOffcut: true }
   })
-  const bought: CutStock = { id: stock.id, length: stock.length ?? shop.settings.longestBoard, width: width(stock.width), count: Infinity, isOffcut: false } // prettier-ignore
-  return { stock: [bought, ...fromBin], sound }
+  return { stock: pieces, sound }
 }
 
 /** What an offcut is called as stock. */
@@ -60,10 +43,6 @@ export interface ToCut {
   cut?: ReadonlySet<string>
 }
 
-/** The pieces of a part that are still to be cut, by the number of their layer. */
-export const layersLeft = (part: string, layers: number, cut?: ReadonlySet<string>): number[] =>
-  Array.from({ length: layers }, (_, n) => n + 1).filter((n) => !cut?.has(`cut:${part}#${n}`))
-
 /** Between the ids of two strips that are ripped from one piece. */
 export const PAIR = ' + '
 
@@ -72,13 +51,14 @@ const ALIKE = 0.8
 
 /**
  * Bevelled strips in pairs out of a wider piece, by one bevelled rip: half of what two square ones would waste. What has
- * no mate stays by itself.
+ * no mate stays by itself, and so do those that new stock is too narrow for together.
  */
 function inPairs(
   parts: readonly CutPart[],
   holders: readonly ToCut[],
   names: CuttingJob['names'],
   kerf: number,
+  widest: number,
 ): CutPart[] {
   const boards: ReadonlyMap<string, Board> = new Map(
     holders.flatMap(({ id, model }) => model.boards.map((b) => [`${id}/${b.id}`, b] as const)),
@@ -91,11 +71,13 @@ function inPairs(
     const { bevel, thickness } = boards.get(one.id)!
     const mate = strips.find((p) => p !== one && !gone.has(p) && Math.abs(p.width - one.width) < 0.01 && p.length >= ALIKE * one.length && boards.get(p.id)!.bevel!.tilt === bevel!.tilt) // prettier-ignore
     if (!mate) continue
-    gone.add(one).add(mate)
     const lean = (bevel!.tilt * Math.PI) / 180
+    const width = 2 * one.width - thickness * Math.tan(lean) + kerf / Math.cos(lean)
+    if (width > widest + SAME) continue
+    gone.add(one).add(mate)
     const id = `${one.id}${PAIR}${mate.id}`
     names[id] = { holder: [...new Set([names[one.id]!.holder, names[mate.id]!.holder])].join(' and '), part: 'Two strips, ripped apart at their bevel' } // prettier-ignore
-    paired.push({ ...one, id, width: 2 * one.width - thickness * Math.tan(lean) + kerf / Math.cos(lean) })
+    paired.push({ ...one, id, width })
   }
   return [...parts.filter((p) => !gone.has(p)), ...paired]
 }
@@ -106,7 +88,7 @@ function inPairs(
  */
 export function jobsOf(shop: Shop, holders: readonly ToCut[]): CuttingJob[] {
   return shop.stock.flatMap((stock): CuttingJob[] => {
-    const round = stock.form === 'rod' || stock.form === 'pipe'
+    const round = isRound(stock.form)
     const names: CuttingJob['names'] = {}
     const parts = holders.flatMap(({ id, model, cut }): CutPart[] => {
       const name = (part: { id: string; name: string }): string => {
@@ -116,17 +98,17 @@ export function jobsOf(shop: Shop, holders: readonly ToCut[]): CuttingJob[] {
       }
       const boards = model.boards
         .filter((b) => b.stock === stock.id && layersLeft(b.id, b.layers, cut).length > 0)
-        .map((b) => ({ id: name(b), length: b.length, width: b.width, count: layersLeft(b.id, b.layers, cut).length, canRotate: stock.grain === 'none' || b.role === 'panel' })) // prettier-ignore
+        .map((b) => ({ id: name(b), length: b.length, width: b.width, count: layersLeft(b.id, b.layers, cut).length, canRotate: mayTurn(stock, b.role) })) // prettier-ignore
       const rods = model.rods
         .filter((r) => r.stock === stock.id && layersLeft(r.id, 1, cut).length > 0)
         .map((r) => ({ id: name(r), length: r.length, width: 0, count: 1, canRotate: false }))
       return [...boards, ...rods]
     })
     if (parts.length === 0) return []
-    const all = inPairs(parts, holders, names, kerfOf(shop))
+    const all = inPairs(parts, holders, names, kerfOf(shop), stock.width ?? Infinity)
     const widest = Math.max(...all.map((p) => p.width))
     const kind = round ? '1d' : '2d'
-    const from = stockFor(shop, stock, round, widest)
+    const from = stockFor(shop, stock, widest)
     const instance: CutInstance = { id: stock.id, kind, kerf: kerfOf(shop), stock: from.stock, parts: all }
     return [{ stock, instance, names, sound: from.sound }]
   })

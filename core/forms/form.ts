@@ -27,6 +27,8 @@ export interface PlanInput {
   shop: Shop
   tools: ReadonlyMap<string, Tool>
   holder: Holder
+  /** pieces of it that are cut already: `cut:rail#1` is the first layer of its rail */
+  cut?: ReadonlySet<string>
 }
 
 /** Why there is nothing to draw, or why a tool was left out. */

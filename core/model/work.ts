@@ -32,5 +32,9 @@ export const cutPieces = (work: Work | null | undefined): ReadonlySet<string> =>
     Object.entries(work?.ticks ?? {}).flatMap(([step, { done }]) => (done && /^cut:.+#\d+$/.test(step) ? [step] : [])),
   )
 
+/** The pieces of a part that are still to be cut, by the number of their layer. */
+export const layersLeft = (part: string, layers: number, cut?: ReadonlySet<string>): number[] =>
+  Array.from({ length: layers }, (_, n) => n + 1).filter((n) => !cut?.has(`cut:${part}#${n}`))
+
 /** Whether a step is ticked off. */
 export const isDone = (work: Work | null | undefined, step: string): boolean => work?.ticks[step]?.done ?? false

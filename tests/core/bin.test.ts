@@ -145,4 +145,12 @@ describe('bevelled strips of two holders', () => {
     const [job] = jobsOf(shop, [hung('one')])
     expect(job!.instance.parts.some((p) => p.id === 'one/strip')).toBe(true)
   })
+  it('stay by themselves where the board is too narrow for two', () => {
+    const narrow = { ...shop, stock: [{ ...shop.stock[0]!, width: 110 }] }
+    const strips = [hung('one'), hung('two')].map(({ id, model }) => ({ id, model: { ...model, boards: model.boards.filter((b) => b.role === 'strip') } })) // prettier-ignore
+    const width = strips[0]!.model.boards[0]!.width
+    expect(width).toBeLessThan(110)
+    const [job] = jobsOf(narrow, strips)
+    expect(job!.instance.parts.map((p) => p.id)).toEqual(['one/strip', 'two/strip'])
+  })
 })

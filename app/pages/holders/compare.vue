@@ -25,7 +25,7 @@ function choose(key: 'a' | 'b', id: string) {
 const both = computed(() =>
   ids.value.map((id) => {
     const holder = records.holders.find((h) => h.id === id)
-    return holder ? design({ shop: records.shop!, tools: records.toolsById, holder }) : null
+    return holder ? design(records.inputOf(holder)) : null
   }),
 )
 const pair = computed(() => (both.value[0] && both.value[1] ? ([both.value[0], both.value[1]] as const) : null))

@@ -18,7 +18,7 @@ const { ask } = useNewHolder()
 
 const all = computed(() =>
   records.holders.map((holder) => {
-    const worked = design({ shop: records.shop!, tools: records.toolsById, holder })
+    const worked = design(records.inputOf(holder))
     const level = worstOf(worked.verdicts)
     return {
       holder,

@@ -1,0 +1,115 @@
+import { stockOf } from '../forms/choice-value'
+import { formOf } from '../forms/all-forms'
+import type { Board, Rod } from '../model/model'
+import { layersLeft } from '../model/work'
+import { isRound, mayTurn, piecesOf } from '../shop/pieces-of-stock'
+import type { Stock } from '../shop/shop'
+import { formatLength } from '../units/format-length'
+import { letFollow, offer, remedy, TOLERANCE, type Check, type Subject } from './subject'
+import type { Remedy, Verdict } from './verdict'
+
+/** Other stock is proposed so often at most. */
+const MOST = 3
+
+/** What is cut from one piece of stock: a board, or each of its layers, or a rod. mm */
+interface Part {
+  of: Board | Rod
+  stock: Stock
+  length: number
+  /** 0 of a rod */
+  width: number
+}
+
+/** Whether each part can be cut from the stock it is to be made of, or from what is in the bin; what is cut already is. */
+export const checkStock: Check = (subject) => {
+  const parts = partsOf(subject)
+  if (parts.length === 0) return []
+  const wanting = parts.filter((part) => !canBeCut(subject, part))
+  if (wanting.length > 0) return wanting.map((part) => tooLarge(subject, part))
+  const says = 'Every part can be cut from a piece of its stock, or is cut.'
+  return [{ id: 'stock', check: 'stock', title: 'Stock', level: 'pass', says, seats: [], candidates: [] }]
+}
+
+function partsOf({ model, input: { shop, cut } }: Subject): Part[] {
+  const stock = (id: string): Stock | undefined => shop.stock.find((s) => s.id === id)
+  const one = (of: Board | Rod, layers: number, length: number, width: number): Part[] => {
+    const from = stock(of.stock)
+    return from && layersLeft(of.id, layers, cut).length > 0 ? [{ of, stock: from, length, width }] : []
+  }
+  return [
+    ...model.boards.flatMap((b) => one(b, b.layers, b.length, b.width)),
+    ...model.rods.flatMap((r) => one(r, 1, r.length, 0)),
+  ]
+}
+
+function canBeCut({ input: { shop } }: Subject, { of, stock, length, width }: Part): boolean {
+  const turns = mayTurn(stock, of.role)
+  return piecesOf(shop, stock, turns ? Math.max(width, length) : width).some(
+    (p) => fits(p, length, width) || (turns && fits(p, width, length)),
+  )
+}
+
+const fits = (piece: { length: number; width: number }, length: number, width: number): boolean =>
+  length <= piece.length + TOLERANCE && width <= piece.width + TOLERANCE
+
+function tooLarge(subject: Subject, part: Part): Verdict {
+  const { input, trail } = subject
+  const { shop } = input
+  const { of, stock } = part
+  const [piece] = piecesOf(shop, stock, part.width)
+  const key = part.width > piece!.width + TOLERANCE ? 'width' : 'length'
+  const [value, limit, word] = [part[key], piece![key], key === 'width' ? 'wide' : 'long']
+  const limitFigure = `stock:${stock.id}:${key}`
+  const origin = stock[key] === null ? ({ kind: 'shop', key: 'longestBoard' } as const) : ({ kind: 'stock', id: stock.id, key } as const) // prettier-ignore
+  trail.given(limitFigure, `${key === 'width' ? 'Width' : 'Length'} of ${stock.name}`, limit, origin)
+  const glued = key === 'width' && stock.form === 'board' ? ' One glued up edge to edge would do, once it is in the bin.' : '' // prettier-ignore
+  return {
+    id: `stock:${of.id}`,
+    check: 'stock',
+    title: 'Stock',
+    level: 'watch',
+    says: `${of.name} is ${formatLength(value, shop, 'up')} ${word}; ${stock.name} comes ${formatLength(limit, shop, 'down')} ${word}, and nothing in the bin is large enough.${glued}`, // prettier-ignore
+    seats: [],
+    ...('width' in of ? { board: of.id } : {}),
+    figure: 'width' in of ? of.figures[key] : of.figures.length,
+    limitFigure,
+    measured: { value, limit, sense: 'at most', quantity: 'length', print: 'up' },
+    candidates: [...otherStock(subject, part), ...smaller(subject, part, key)],
+  }
+}
+
+/** Stock of the shop that is large enough, and is asked for in the same place: the one of the nearest thickness first. */
+function otherStock(subject: Subject, part: Part): Remedy[] {
+  const { input } = subject
+  const { stock } = part
+  const { choices } = formOf(input.holder.form)!
+  return choices.flatMap((choice): Remedy[] => {
+    if (choice.type !== 'stock' || stockOf(choices, input, choice.key)?.id !== stock.id) return []
+    const away = (s: Stock): number => Math.abs(s.thickness - stock.thickness)
+    return input.shop.stock
+      .filter((s) => s.id !== stock.id && choice.of.includes(s.form) && isRound(s.form) === isRound(stock.form))
+      .filter((s) => canBeCut(subject, { ...part, stock: s }))
+      .sort((a, b) => away(a) - away(b))
+      .slice(0, MOST)
+      .map((s) => remedy(`Take ${s.name}`, { kind: 'choice', key: choice.key, value: s.id }))
+  })
+}
+
+/** Ways to a smaller part. */
+function smaller({ input, model }: Subject, { of }: Part, key: 'length' | 'width'): Remedy[] {
+  const seats = model.seats.filter((s) => s.board === of.id)
+  const most = input.holder.seats.length
+  if (key === 'width') {
+    const deepest = seats.length > 0 ? seats.reduce((a, b) => (b.extent.back + b.extent.front > a.extent.back + a.extent.front ? b : a)) : null // prettier-ignore
+    return [
+      ...letFollow(input, 'Let the depth follow from the tools', 'depth'),
+      ...(deepest && most > 1 ? [remedy(`Leave ${deepest.name} out`, { kind: 'leave out', seats: [deepest.id] })] : []),
+    ]
+  }
+  const half = input.holder.seats.slice(Math.ceil(most / 2)).map((s) => s.id)
+  return [
+    ...offer(input, 'Pitch by neighbour', 'pitch', 'neighbour'),
+    ...offer(input, 'Let the end heads overhang', 'ends', 'overhang'),
+    ...(half.length > 0 ? [remedy('Keep the first half here', { kind: 'leave out', seats: half })] : []),
+  ]
+}

@@ -1,0 +1,51 @@
+import type { Row } from './lists'
+import { placesOf } from './places'
+import type { Shop, Stock } from './shop'
+import { soundParts, type SoundPart } from './sound-parts'
+import { rippingSaw } from './usual-choice'
+
+/** One piece that parts are cut from: new stock, an offcut, or a sound part of one. mm */
+export interface StockPiece {
+  length: number
+  /** 0 of rods and pipe */
+  width: number
+  offcut: Row<'offcuts'> | null
+  /** where it lies in an offcut of which not all is sound */
+  sound: SoundPart | null
+}
+
+/** Thicknesses that differ by no more than this may be mixed, mm. */
+const SAME_THICKNESS = 0.3
+
+export const isRound = (form: Stock['form']): boolean => form === 'rod' || form === 'pipe'
+
+/** The kerf of the saw that cuts panels; nought where there is no saw. mm */
+export const kerfOf = (shop: Shop): number => rippingSaw(shop)?.kerf ?? 0
+
+/** Whether parts may lie across a kind of stock: where it has no grain, or for parts whose grain does not matter. */
+export const mayTurn = (stock: Stock, role: string): boolean => stock.grain === 'none' || role === 'panel'
+
+/**
+ * The pieces that parts of a kind of stock are cut from: one as it is bought, then the offcuts that do instead of it.
+ * @param widest the width of a piece of which none is told, mm
+ */
+export function piecesOf(shop: Shop, stock: Stock, widest: number): StockPiece[] {
+  const round = isRound(stock.form)
+  const width = (own: number | null): number => (round ? 0 : (own ?? widest))
+  const offcuts = shop.offcuts.filter(
+    (o) =>
+      o.material === stock.material &&
+      Math.abs(o.thickness - stock.thickness) <= SAME_THICKNESS &&
+      isRound(o.form) === round,
+  )
+  const bought = { length: stock.length ?? shop.settings.longestBoard, width: width(stock.width), offcut: null, sound: null } // prettier-ignore
+  return [bought, ...offcuts.flatMap((o) => soundPieces(shop, o, width(o.width)))]
+}
+
+/** An offcut, or what is sound of it. */
+function soundPieces(shop: Shop, offcut: Row<'offcuts'>, width: number): StockPiece[] {
+  const places = placesOf(offcut.noGo)
+  if (places.length === 0) return [{ length: offcut.length, width, offcut, sound: null }]
+  const parts = soundParts(offcut.length, width, places, kerfOf(shop))
+  return parts.map((sound) => ({ length: sound.length, width: sound.width, offcut, sound }))
+}
