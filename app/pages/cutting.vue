@@ -2,6 +2,7 @@
 import { computed, ref, watch } from 'vue'
 import { jobsOf, type CuttingJob } from '#core/cutting/from-holders'
 import type { CutPlan } from '#core/cutting/instance'
+import { noPlaceIn, type NoPlace } from '#core/cutting/no-place'
 import { sheetsUsed } from '#core/cutting/sheets-used'
 import { cutPieces } from '#core/model/work'
 import { useBuildables } from '~/composables/useBuildables'
@@ -54,10 +55,13 @@ function told(job: CuttingJob, plan: CutPlan): string {
 }
 const cost = (job: CuttingJob, plan: CutPlan) =>
   sheetsOf(job, plan).filter((s) => !s.stock.isOffcut).length * (job.stock.price ?? 0)
-const name = (job: CuttingJob, partId: string) => {
-  const { holder, part } = job.names[partId]!
-  const p = job.instance.parts.find((x) => x.id === partId)!
-  return `${holder}: ${part}, ${length(p.length)}${p.width ? ` × ${length(p.width)}` : ''}`
+/** What no piece of its stock is large enough for, of all jobs together. */
+const noPlace = computed(() => jobs.value.flatMap((job) => (plans.value[job.stock.id] ? noPlaceIn(job, plans.value[job.stock.id]!.plan) : []))) // prettier-ignore
+const sizeOf = (p: NoPlace) => `${length(p.length)}${p.width ? ` × ${length(p.width)}` : ''}`
+/** Where the ways on are shown: the holder's own page. */
+const pageOf = (p: NoPlace) => {
+  const own = all.value.find((h) => p.id.startsWith(`${h.id}/`))
+  return own?.what === 'holder' ? `/holders/${own.id}` : null
 }
 </script>
 
@@ -89,8 +93,9 @@ const name = (job: CuttingJob, partId: string) => {
             >, {{ cost(job, plans[job.stock.id]!.plan).toFixed(2) }} in all</template
           >.
         </p>
-        <p v-for="u in plans[job.stock.id]!.plan.unplaced" :key="u.partId" class="unplaced" role="alert">
-          <VerdictMark level="stop" /> {{ name(job, u.partId) }} is larger than any {{ job.stock.form }} there is of it.
+        <p v-for="p in noPlace.filter((n) => n.stock === job.stock)" :key="p.id" class="unplaced" role="alert">
+          <VerdictMark level="stop" /> {{ p.holder }}: {{ p.part }}, {{ sizeOf(p) }} is larger than any
+          {{ job.stock.form }} there is of it. <NuxtLink v-if="pageOf(p)" :to="pageOf(p)!">Ways on</NuxtLink>
         </p>
         <CuttingSheet
           v-for="sheet in sheetsOf(job, plans[job.stock.id]!.plan)"
@@ -103,7 +108,12 @@ const name = (job: CuttingJob, partId: string) => {
       </template>
       <p v-else class="quiet">waits its turn …</p>
     </section>
-    <CuttingToBuy v-if="jobs.length > 0 && !working" :models="chosen.map((h) => h.model)" :cuts="sheets" />
+    <CuttingToBuy
+      v-if="jobs.length > 0 && !working"
+      :models="chosen.map((h) => h.model)"
+      :cuts="sheets"
+      :no-place="noPlace"
+    />
     <p v-if="all.length > 0 && jobs.length === 0" class="quiet">Everything of these is cut.</p>
     <p v-if="jobs.length > 0" class="small caution">
       Ripping narrow strips: push block, the offcut on the free side of the blade. A full sheet weighs 25 to 37 kg: two

@@ -1,7 +1,9 @@
+import type { NoPlace } from '../cutting/no-place'
 import type { SheetCuts } from '../cutting/sheets-used'
 import { drawnWidth } from '../cutting/sheets-used'
 import type { HolderModel } from '../model/model'
 import type { Shop } from '../shop/shop'
+import { formatLength } from '../units/format-length'
 import { hardwareOf } from './hardware'
 
 /** One line of a shopping list. */
@@ -25,9 +27,15 @@ export interface ShoppingList {
 
 /**
  * What is to be bought for some holders: whole pieces of stock from the plan of cutting, and hardware that is on the
- * shopping list. Offcuts cost nothing; what they save is reckoned by area at the price of new stock.
+ * shopping list. Offcuts cost nothing; what they save is reckoned by area at the price of new stock. For a part that no stock
+ * of the shop is large enough for a larger piece is wanted.
  */
-export function shoppingList(shop: Shop, models: readonly HolderModel[], cuts: readonly SheetCuts[]): ShoppingList {
+export function shoppingList(
+  shop: Shop,
+  models: readonly HolderModel[],
+  cuts: readonly SheetCuts[],
+  noPlace: readonly NoPlace[],
+): ShoppingList {
   const stocks = new Map<string, Wanted>()
   const saved: ShoppingList['saved'] = []
   for (const sheet of cuts) {
@@ -45,7 +53,8 @@ export function shoppingList(shop: Shop, models: readonly HolderModel[], cuts: r
   const hardware = hardwareOf(models, shop)
     .filter((h) => h.toBuy)
     .map(({ name, count }): Wanted => ({ name, count, cost: null }))
-  const wanted = [...stocks.values(), ...hardware]
+  const larger = noPlace.map(({ stock, count, length, width }): Wanted => ({ name: `${stock.name}, at least ${formatLength(length, shop, 'up')}${width ? ` × ${formatLength(width, shop, 'up')}` : ''}`, count, cost: null })) // prettier-ignore
+  const wanted = [...stocks.values(), ...larger, ...hardware]
   return {
     wanted,
     cost: wanted.reduce((sum, w) => sum + (w.cost ?? 0), 0),

@@ -2,7 +2,7 @@ import { stockOf } from '../forms/choice-value'
 import { formOf } from '../forms/all-forms'
 import type { Board, Rod } from '../model/model'
 import { layersLeft } from '../model/work'
-import { isRound, mayTurn, piecesOf } from '../shop/pieces-of-stock'
+import { isEnough, isRound, mayTurn, piecesOf } from '../shop/pieces-of-stock'
 import type { Stock } from '../shop/shop'
 import { formatLength } from '../units/format-length'
 import { letFollow, offer, remedy, TOLERANCE, type Check, type Subject } from './subject'
@@ -43,14 +43,8 @@ function partsOf({ model, input: { shop, cut } }: Subject): Part[] {
 }
 
 function canBeCut({ input: { shop } }: Subject, { of, stock, length, width }: Part): boolean {
-  const turns = mayTurn(stock, of.role)
-  return piecesOf(shop, stock, turns ? Math.max(width, length) : width).some(
-    (p) => fits(p, length, width) || (turns && fits(p, width, length)),
-  )
+  return isEnough(shop, stock, length, width, mayTurn(stock, of.role))
 }
-
-const fits = (piece: { length: number; width: number }, length: number, width: number): boolean =>
-  length <= piece.length + TOLERANCE && width <= piece.width + TOLERANCE
 
 function tooLarge(subject: Subject, part: Part): Verdict {
   const { input, trail } = subject

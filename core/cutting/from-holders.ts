@@ -3,7 +3,8 @@ import { layersLeft } from '../model/work'
 import type { Shop, Stock } from '../shop/shop'
 import { isRound, kerfOf, mayTurn, piecesOf } from '../shop/pieces-of-stock'
 import type { SoundPart } from '../shop/sound-parts'
-import { SAME, type CutInstance, CutPart, CutStock } from './instance'
+import { SAME } from './instance'
+import type { CutInstance, CutPart, CutStock } from './instance'
 
 /** What is to be cut from one kind of stock for some holders. */
 export interface CuttingJob {

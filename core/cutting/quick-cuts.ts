@@ -1,6 +1,7 @@
 import type { Shop } from '../shop/shop'
 import { jobsOf, type ToCut } from './from-holders'
 import { meansUntil } from './means'
+import { noPlaceIn, type NoPlace } from './no-place'
 import { randomFrom } from './random'
 import { sheetsUsed, type SheetCuts } from './sheets-used'
 import { cutting } from './solve'
@@ -8,16 +9,29 @@ import { cutting } from './solve'
 /** Rounds of the search: few, for one holder has few parts. */
 const ROUNDS = 2
 
+/** How parts are cut, and those that no piece of their stock is large enough for. */
+export interface QuickPlan {
+  cuts: SheetCuts[]
+  noPlace: NoPlace[]
+}
+
 /**
  * How the parts of some holders are cut, after a short search without a clock: the same holders give the same cuts.
  * The page of cutting looks longer.
  */
-export function quickCuts(shop: Shop, holders: readonly ToCut[]): SheetCuts[] {
-  return jobsOf(shop, holders).flatMap((job) => {
-    const search = cutting(job.instance, meansUntil(randomFrom(1), ROUNDS, null, () => 0, Infinity)) // prettier-ignore
+export function quickPlan(shop: Shop, holders: readonly ToCut[]): QuickPlan {
+  const plans = jobsOf(shop, holders).map((job): QuickPlan => {
+    const search = cutting(
+      job.instance,
+      meansUntil(randomFrom(1), ROUNDS, null, () => 0, Infinity),
+    )
     for (;;) {
       const { value, done } = search.next()
-      if (done) return sheetsUsed(job, value, shop)
+      if (done) return { cuts: sheetsUsed(job, value, shop), noPlace: noPlaceIn(job, value) }
     }
   })
+  return { cuts: plans.flatMap((p) => p.cuts), noPlace: plans.flatMap((p) => p.noPlace) }
 }
+
+/** The same without what has no place. */
+export const quickCuts = (shop: Shop, holders: readonly ToCut[]): SheetCuts[] => quickPlan(shop, holders).cuts

@@ -1,5 +1,6 @@
 import { boardMarks, type Mark } from '../bench/marks'
 import { partsOf } from '../bench/parts'
+import type { QuickPlan } from '../cutting/quick-cuts'
 import { boardOf, type HolderModel } from '../model/model'
 import { bitName } from '../shop/bit-name'
 import type { Shop } from '../shop/shop'
@@ -47,4 +48,27 @@ export function partsCsv(model: HolderModel, shop: Shop): string {
       'thickness mm': Number(p.thickness.toFixed(4)),
     })),
   )
+}
+
+/** Each piece where it lies on its stock, then those that no stock is large enough for. @returns CSV (RFC 4180, CRLF) */
+export function cuttingCsv({ cuts, noPlace }: QuickPlan): string {
+  const placed = cuts.flatMap((sheet) =>
+    sheet.placements.map((p) => ({
+      from: sheet.name,
+      'from the bin': sheet.offcut ? 'yes' : '',
+      part: sheet.job.names[p.partId]?.part ?? p.partId,
+      'x mm': p.x,
+      'y mm': p.y,
+      'length mm': p.length,
+      'width mm': p.width,
+      turned: p.rotated ? 'yes' : '',
+    })),
+  )
+  const left = noPlace.flatMap(({ stock, part, count, length, width }) =>
+    Array.from({ length: count }, () => ({
+      ...{ from: `no ${stock.name} is large enough`, 'from the bin': '', part },
+      ...{ 'x mm': '', 'y mm': '', 'length mm': length, 'width mm': width, turned: '' },
+    })),
+  )
+  return csvText([...placed, ...left])
 }

@@ -2,13 +2,13 @@ import { hardwareOf } from '../bench/hardware'
 import { benchSteps } from '../bench/steps/steps'
 import { worstOf } from '../checks/verdict'
 import type { Design } from '../choose/design'
-import { quickCuts } from '../cutting/quick-cuts'
+import { quickPlan } from '../cutting/quick-cuts'
 import type { HolderModel } from '../model/model'
 import type { Kernel } from '../solid/kernel'
 import { filesOf } from './file-names'
 import { solidScene } from '../solid/scene'
 import { csvText } from './csv-text'
-import { marksCsv, partsCsv } from './csv'
+import { cuttingCsv, marksCsv, partsCsv } from './csv'
 import { boardDxf } from './dxf'
 import { glbFile } from './mesh/glb'
 import { partMeshes } from './mesh/part-meshes'
@@ -126,7 +126,7 @@ async function contentOf(
   means: FileMeans,
 ): Promise<MadeFile['content'] | null> {
   const { shop, tools, holder } = design.input
-  const cuts = () => quickCuts(shop, [{ id: holder.id, model }])
+  const planned = () => quickPlan(shop, [{ id: holder.id, model }])
   if (name === 'templates.pdf') {
     const pages = templatePages(model, shop, choice)
     if (pages.length > MOST_PAGES) throw new NoSuchFile(`Templates of this would take ${pages.length} pages: take a larger paper, or mark it out by the figures of the bench sheet.`) // prettier-ignore
@@ -139,16 +139,15 @@ async function contentOf(
   }
   if (name === 'dossier.pdf') {
     const { doc, ended } = means.pdf()
-    const planned = cuts()
-    const order = benchSteps({ model, shop, cuts: planned }, holder.id)
-    writeDossier(doc, { design, model, cuts: planned, order, paper: choice.paper, day: means.day })
+    const { cuts, noPlace } = planned()
+    const order = benchSteps({ model, shop, cuts }, holder.id)
+    writeDossier(doc, { design, model, cuts, noPlace, order, paper: choice.paper, day: means.day })
     doc.end()
     return ended()
   }
   if (name === 'parts.csv') return partsCsv(model, shop)
   if (name === 'hardware.csv') return csvText(hardwareOf([model], shop).map((h) => ({ what: h.name, count: h.count, for: h.use, 'to buy': h.toBuy ? 'yes' : '' }))) // prettier-ignore
-  if (name === 'cutting.csv')
-    return csvText(cuts().flatMap((sheet) => sheet.placements.map((p) => ({ from: sheet.name, 'from the bin': sheet.offcut ? 'yes' : '', part: sheet.job.names[p.partId]?.part ?? p.partId, 'x mm': p.x, 'y mm': p.y, 'length mm': p.length, 'width mm': p.width, turned: p.rotated ? 'yes' : '' })))) // prettier-ignore
+  if (name === 'cutting.csv') return cuttingCsv(planned())
   if (name === 'plan.json') return JSON.stringify(planFile(design, worstOf(design.verdicts)), null, 2)
   if (name === 'parts.3mf') return threemfFile(model.name, partMeshes(await means.kernel(), model))
   if (name === 'holder.glb') return glbFile(model.name, solidScene(await means.kernel(), model, tools, shop))

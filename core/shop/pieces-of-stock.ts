@@ -42,6 +42,18 @@ export function piecesOf(shop: Shop, stock: Stock, widest: number): StockPiece[]
   return [bought, ...offcuts.flatMap((o) => soundPieces(shop, o, width(o.width)))]
 }
 
+/** Whether some piece of a kind of stock, or of what does instead of it, is large enough. @param turning it may lie across */
+export function isEnough(shop: Shop, stock: Stock, length: number, width: number, turning: boolean): boolean {
+  const widest = turning ? Math.max(length, width) : width
+  return piecesOf(shop, stock, widest).some((p) => holds(p, length, width) || (turning && holds(p, width, length)))
+}
+
+/** Lengths that differ by no more are the same, mm. */
+const SAME = 1e-6
+
+const holds = (piece: StockPiece, length: number, width: number): boolean =>
+  length <= piece.length + SAME && width <= piece.width + SAME
+
 /** An offcut, or what is sound of it. */
 function soundPieces(shop: Shop, offcut: Row<'offcuts'>, width: number): StockPiece[] {
   const places = placesOf(offcut.noGo)

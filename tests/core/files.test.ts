@@ -316,7 +316,7 @@ describe('what is to be bought', () => {
   it('is whole pieces of stock, at their price, and nothing for what the bin gives', () => {
     const shop = shopWith({ stock: [{ ...board('b', 'Board', 'eastern white pine', 18), length: 1000, width: 140, price: 10 }] }) // prettier-ignore
     const d = design(railOf(threeMallets(), {}, shop))
-    const bought = shoppingList(shop, [d.model!], quickCuts(shop, [{ id: 'h1', model: d.model! }]))
+    const bought = shoppingList(shop, [d.model!], quickCuts(shop, [{ id: 'h1', model: d.model! }]), [])
     expect(bought).toMatchObject({
       wanted: [{ name: 'Board', count: 1, cost: 10 }],
       cost: 10,
@@ -325,7 +325,7 @@ describe('what is to be bought', () => {
     })
     const bin = { id: 'o', name: 'Offcut', form: 'board' as const, material: 'eastern white pine', thickness: 18, length: 700, width: 100, grain: 'along its length' as const, noGo: '', note: '' } // prettier-ignore
     const richer = { ...shop, offcuts: [bin, { ...bin, id: 'p', name: 'Other' }] }
-    const list = shoppingList(richer, [d.model!], quickCuts(richer, [{ id: 'h1', model: d.model! }]))
+    const list = shoppingList(richer, [d.model!], quickCuts(richer, [{ id: 'h1', model: d.model! }]), [])
     expect(list.wanted).toEqual([])
     expect(list.saved.length).toBeGreaterThan(0)
     expect(list.saved[0]!.worth).toBeCloseTo(5, 6)
@@ -334,7 +334,7 @@ describe('what is to be bought', () => {
     const shop = shopWith()
     const screws = shop.screws.map((s) => ({ ...s, toBuy: true }))
     const d = design(railOf(threeMallets(), {}, { ...shop, screws }))
-    const list = shoppingList({ ...shop, screws }, [d.model!], quickCuts(shop, [{ id: 'h1', model: d.model! }]))
+    const list = shoppingList({ ...shop, screws }, [d.model!], quickCuts(shop, [{ id: 'h1', model: d.model! }]), [])
     expect(list.incomplete).toBe(true)
     expect(list.wanted.some((w) => w.name.startsWith('Screw'))).toBe(true)
   })

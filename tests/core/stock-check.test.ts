@@ -1,16 +1,20 @@
 import fc from 'fast-check'
 import { describe, expect, it } from 'vitest'
+import { benchSteps } from '#core/bench/steps/steps'
+import { shoppingList } from '#core/bench/shopping'
 import { design } from '#core/choose/design'
 import { remediesFor } from '#core/choose/remedies'
 import { jobsOf } from '#core/cutting/from-holders'
+import { quickPlan } from '#core/cutting/quick-cuts'
 import { meansUntil } from '#core/cutting/means'
 import { randomFrom } from '#core/cutting/random'
 import { cutting } from '#core/cutting/solve'
 import { allForms } from '#core/forms/all-forms'
+import { cuttingCsv } from '#core/exchange/csv'
 import type { PlanInput } from '#core/forms/form'
-import { layersLeft } from '#core/model/work'
 import { filledRow, type Row } from '#core/shop/lists'
 import type { Shop } from '#core/shop/shop'
+import { formatLength } from '#core/units/format-length'
 import { anyHolder } from './any-holder'
 import { railOf, shopWith, threeMallets } from './samples'
 
@@ -61,10 +65,29 @@ describe('a part that no piece of its stock can give', () => {
     const cut = new Set(found.map((v) => `cut:${v.board}#1`))
     expect(told({ ...input, cut }).found.map((v) => v.level)).not.toContain('watch')
   })
+})
 
-  it('may be too large for one of two places it is asked for in only', () => {
-    const { worked, found } = told(railOf(threeMallets(), {}, shopOf({ width: 60 })))
-    for (const verdict of found) for (const r of remediesFor(worked, verdict)) expect(r.outcome).not.toBe('')
+describe('a part without a place', () => {
+  const shop = shopOf({ width: 60 })
+  const { model } = design(railOf(threeMallets(), {}, shop))
+  const planned = quickPlan(shop, [{ id: 'h1', model: model! }])
+  const names = planned.noPlace.map((p) => p.part)
+
+  it('is wanted in a larger piece, and has a row of its own in the cutting', () => {
+    expect(names).toEqual(model!.boards.map((b) => b.name))
+    const { wanted, incomplete } = shoppingList(shop, [model!], planned.cuts, planned.noPlace)
+    const [rail] = model!.boards
+    expect(wanted[0]).toEqual({ name: `Pine board 18, at least ${formatLength(rail!.length, shop, 'up')} × ${formatLength(rail!.width, shop, 'up')}`, count: 1, cost: null }) // prettier-ignore
+    expect(incomplete).toBe(true)
+    expect(cuttingCsv(planned)).toContain(`no Pine board 18 is large enough,,${rail!.name},,,${rail!.length},${rail!.width},`) // prettier-ignore
+  })
+
+  it('is told on the card it would be cut by', () => {
+    const { steps } = benchSteps({ model: model!, shop, cuts: planned.cuts }, 'h1')
+    const card = steps.find((s) => s.kind === 'cut')!
+    expect(card.says[0]).toBe('No Pine board 18 there is is large enough for rail and back: get a larger one, or glue boards up edge to edge, before anything is cut.') // prettier-ignore
+    const wide = benchSteps({ model: model!, shop: shopOf({}), cuts: [] }, 'h1').steps.find((s) => s.kind === 'cut')!
+    expect(wide.says[0]).toMatch(/^1 of /)
   })
 })
 
@@ -107,20 +130,19 @@ describe.each(allForms.map((form) => [form.name, form] as const))('any %s', { ti
     )
   })
 
-  it('has no part left over in the cutting of all together that it has not told', () => {
+  it('has each piece once in the cutting and once at the bench, with a place or without', () => {
     fc.assert(
       fc.property(anyHolder(form), sizes, (input, { length, width }) => {
         const shop = { ...input.shop, stock: input.shop.stock.map((s) => ({ ...s, length, width })), offcuts: [] }
         const { worked, found } = told({ ...input, shop })
-        if (!worked.model || found.some((v) => v.level !== 'pass')) return
-        for (const { instance } of jobsOf(shop, [{ id: 'h', model: worked.model }])) {
-          const search = cutting(
-            instance,
-            meansUntil(randomFrom(1), 1, null, () => 0, Infinity),
-          )
-          expect((search.next().value as { unplaced: unknown[] }).unplaced).toEqual([])
-        }
-        expect(worked.model.boards.every((b) => layersLeft(b.id, b.layers).length === b.layers)).toBe(true)
+        const { model } = worked
+        if (!model) return
+        const pieces = model.boards.reduce((sum, b) => sum + b.layers, 0) + model.rods.length
+        const planned = quickPlan(shop, [{ id: 'h', model }])
+        expect(cuttingCsv(planned).trim().split('\r\n')).toHaveLength(pieces + 1)
+        expect(planned.noPlace.length > 0).toBe(found.some((v) => v.level !== 'pass'))
+        const { steps } = benchSteps({ model, shop, cuts: planned.cuts }, 'h')
+        expect(steps.flatMap((s) => s.makes.filter((f) => f.startsWith('cut:')))).toHaveLength(pieces)
       }),
       { numRuns: 25, seed: 12 },
     )

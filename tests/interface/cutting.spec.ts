@@ -1,5 +1,6 @@
 import { expect, test } from './fixtures'
-import { shopFor, threeMallets } from './shop'
+import { shopWith } from '../core/samples'
+import { saved, shopFor, threeMallets } from './shop'
 
 test('the pieces of the holders are laid out on their stock, and change with what is cut together', async ({
   page,
@@ -64,4 +65,23 @@ test('undo brings a board that was cut back, and its rest out of the bin', async
       return shop.offcuts.length
     })
     .toBe(0)
+})
+
+test('a part that no board is large enough for is told in the cutting, and the way on is one press', async ({
+  page,
+  service,
+}) => {
+  const stock = shopWith().stock.map((s) => (s.form === 'board' ? { ...s, width: 60 } : s))
+  const { rail } = await shopFor(page, service, { tools: threeMallets(), rail: {}, shop: { stock } })
+  await page.goto('/cutting')
+  const job = page.getByTestId('job')
+  await expect(job.getByRole('alert').first()).toContainText(/Rail: Rail, .* is larger than any board there is of it/)
+  await expect(page.getByTestId('to-buy')).toContainText(/1 × Pine board 18, at least \d/)
+  await job.getByRole('link', { name: 'Ways on' }).first().click()
+  await expect(page).toHaveURL(new RegExp(`${rail}$`))
+  const told = page.getByText(/^Rail is .* wide; Pine board 18 comes 60 mm wide/)
+  await expect(told).toBeVisible()
+  await page.getByRole('button', { name: 'Take Birch ply 18' }).first().click()
+  await expect(told).toHaveCount(0)
+  await saved(page)
 })

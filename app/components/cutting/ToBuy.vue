@@ -1,14 +1,15 @@
 <script setup lang="ts">
 import { computed } from 'vue'
 import { shoppingList } from '#core/bench/shopping'
+import type { NoPlace } from '#core/cutting/no-place'
 import type { SheetCuts } from '#core/cutting/sheets-used'
 import type { HolderModel } from '#core/model/model'
 import { useRecords } from '~/stores/records'
 
 /** What has to be bought for the holders that are cut, and what the bin saves. */
-const props = defineProps<{ models: readonly HolderModel[]; cuts: readonly SheetCuts[] }>()
+const props = defineProps<{ models: readonly HolderModel[]; cuts: readonly SheetCuts[]; noPlace: readonly NoPlace[] }>()
 const records = useRecords()
-const list = computed(() => shoppingList(records.shop!, props.models, props.cuts))
+const list = computed(() => shoppingList(records.shop!, props.models, props.cuts, props.noPlace))
 const worth = computed(() => list.value.saved.reduce((sum, s) => sum + s.worth, 0))
 </script>
 

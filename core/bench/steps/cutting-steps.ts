@@ -1,6 +1,7 @@
 import { PAIR } from '../../cutting/from-holders'
 import { drawnWidth, type SheetCuts } from '../../cutting/sheets-used'
 import type { Board, HolderModel } from '../../model/model'
+import { isEnough, mayTurn } from '../../shop/pieces-of-stock'
 import { formatPlaces } from '../../shop/places'
 import type { Shop } from '../../shop/shop'
 import { usualGlue } from '../../shop/usual-choice'
@@ -63,9 +64,10 @@ function wanted(model: Pick<HolderModel, 'boards' | 'rods'>) {
         stock: b.stock,
         length: b.length,
         width: b.width,
+        role: b.role,
       })),
     ),
-    ...model.rods.map((r) => ({ feature: cutOf(r.id, 1), part: r.id, name: r.name, stock: r.stock, length: r.length, width: 0 })), // prettier-ignore
+    ...model.rods.map((r) => ({ feature: cutOf(r.id, 1), part: r.id, name: r.name, stock: r.stock, length: r.length, width: 0, role: r.role })), // prettier-ignore
   ]
 }
 
@@ -157,6 +159,7 @@ function bySize(shop: Shop, stockId: string, pieces: ReturnType<typeof wanted>):
   }
   const thickness = stock?.thickness ?? 0
   const widest = Math.max(...pieces.map((p) => p.width))
+  const tooLarge = stock ? pieces.filter((p) => !isEnough(shop, stock, p.length, p.width, mayTurn(stock, p.role))) : []
   const rip = widest > 0 ? sawFor(shop, 'rip', { long: Math.max(...pieces.map((p) => p.length)), fence: widest, thickness, tilt: 0 }) : null // prettier-ignore
   const cross = sawFor(shop, 'cross', { long: widest, fence: 0, thickness, tilt: 0 })
   return step({
@@ -168,7 +171,10 @@ function bySize(shop: Shop, stockId: string, pieces: ReturnType<typeof wanted>):
       ...(widest > 0 ? [{ label: 'Rips', value: rip?.name ?? NO_SAW }] : []),
       { label: 'Cross-cuts', value: cross?.name ?? NO_SAW },
     ],
-    says: [...same.values()].map(({ text, count, names }) => `${count} of ${text}: ${names.join(', ').toLowerCase()}${count > 1 ? '; one stop for all of them' : ''}`), // prettier-ignore
+    says: [
+      ...(tooLarge.length > 0 ? [`No ${stock!.name} there is is large enough for ${fewNames([...new Set(tooLarge.map((p) => lower(p.name)))])}: get a larger one${stock!.form === 'board' ? ', or glue boards up edge to edge,' : ''} before anything is cut.`] : []), // prettier-ignore
+      ...[...same.values()].map(({ text, count, names }) => `${count} of ${text}: ${names.join(', ').toLowerCase()}${count > 1 ? '; one stop for all of them' : ''}`), // prettier-ignore
+    ],
     cautions: pieces.some((p) => p.width > 0 && p.width < NARROW) ? [RIPPING] : [],
     makes: pieces.map((p) => p.feature),
     minutes: MINUTES.setUp + MINUTES.cut * pieces.length,

@@ -5,6 +5,7 @@ import { shoppingList } from '../../bench/shopping'
 import type { Order } from '../../bench/steps/order'
 import { stepDrawings } from '../../bench/steps/step-drawing'
 import type { Design } from '../../choose/design'
+import type { NoPlace } from '../../cutting/no-place'
 import { drawnWidth, type SheetCuts } from '../../cutting/sheets-used'
 import { holderViews } from '../../drawing/views'
 import type { Dimension, View } from '../../drawing/view'
@@ -21,6 +22,7 @@ export interface DossierInput {
   design: Design
   model: HolderModel
   cuts: readonly SheetCuts[]
+  noPlace: readonly NoPlace[]
   order: Order
   paper: Paper
   /** day on which it is made, ISO 8601 */
@@ -169,7 +171,10 @@ const rowsOf = (view: View): number => Math.max(0, ...view.dimensions.map((d) =>
  * The whole work on paper: drawings, parts, hardware, what to buy, cutting, marks, steps with their cautions.
  * @param doc of pdfkit, without a first page, with the faces registered; the caller ends it
  */
-export function writeDossier(doc: PdfDocument, { design, model, cuts, order, paper, day }: DossierInput): void {
+export function writeDossier(
+  doc: PdfDocument,
+  { design, model, cuts, noPlace, order, paper, day }: DossierInput,
+): void {
   const { shop, tools } = design.input
   const flow = new Flow(doc, PAPERS[paper])
   const length = (mm: number): string => formatLength(mm, shop)
@@ -197,7 +202,7 @@ export function writeDossier(doc: PdfDocument, { design, model, cuts, order, pap
     [['What', 'Count', 'For'], ...hardwareOf([model], shop).map((h) => [h.name, h.kind === 'glue' ? `${h.count} ${h.count === 1 ? 'joint' : 'joints'}` : String(h.count), `${h.use}${h.toBuy ? ', to buy' : ''}`])], // prettier-ignore
     [5, 2, 5],
   )
-  const list = shoppingList(shop, [model], cuts)
+  const list = shoppingList(shop, [model], cuts, noPlace)
   flow.heading('To buy')
   if (list.wanted.length === 0) flow.text('Nothing.')
   for (const w of list.wanted) flow.text(`${w.count} × ${w.name}${w.cost === null ? '' : `, ${w.cost.toFixed(2)}`}`)
@@ -205,6 +210,7 @@ export function writeDossier(doc: PdfDocument, { design, model, cuts, order, pap
 
   flow.heading('Cutting')
   for (const sheet of cuts) cutSheet(flow, sheet, model, length)
+  for (const { part, stock } of noPlace) flow.text(`${part}: larger than any ${stock.form} of ${stock.name} there is.`, { bold: true }) // prettier-ignore
 
   flow.heading('Marks')
   for (const board of model.boards.filter((b) => b.openings.length > 0)) {
