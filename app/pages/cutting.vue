@@ -48,10 +48,12 @@ function told(job: CuttingJob, plan: CutPlan): string {
   const bought = sheets.filter((s) => !s.stock.isOffcut).length
   const saved = sheets.length - bought
   const one = job.stock.length === null ? 'length' : job.stock.form
-  const buy = bought === 0 ? 'nothing to buy' : `${bought} ${one}${bought > 1 ? 's' : ''}`
-  const bin = saved > 0 ? `, ${saved} from the bin` : ''
+  const bin = saved > 0 ? [`${saved} from the bin`] : []
+  const buy = bought > 0 ? [`${bought} ${one}${bought > 1 ? 's' : ''}`] : []
+  // what has no place is told by itself
+  if (plan.unplaced.length > 0) return [...buy, ...bin].join(', ')
   const bound = bought === 0 ? '' : plan.proven ? '; it can’t be done with less' : '; perhaps with less'
-  return `${buy}${bin}${bound}`
+  return `${[...(bought > 0 ? buy : ['Nothing to buy']), ...bin].join(', ')}${bound}`
 }
 const cost = (job: CuttingJob, plan: CutPlan) =>
   sheetsOf(job, plan).filter((s) => !s.stock.isOffcut).length * (job.stock.price ?? 0)
@@ -87,7 +89,7 @@ const pageOf = (p: NoPlace) => {
     <section v-for="job in jobs" :key="job.stock.id" :aria-label="job.stock.name" data-test="job">
       <h2>{{ job.stock.name }}</h2>
       <template v-if="plans[job.stock.id]">
-        <p>
+        <p v-if="told(job, plans[job.stock.id]!.plan)">
           {{ told(job, plans[job.stock.id]!.plan)
           }}<template v-if="cost(job, plans[job.stock.id]!.plan) > 0"
             >, {{ cost(job, plans[job.stock.id]!.plan).toFixed(2) }} in all</template

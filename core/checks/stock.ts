@@ -1,6 +1,6 @@
 import { stockOf } from '../forms/choice-value'
 import { formOf } from '../forms/all-forms'
-import type { Board, Rod } from '../model/model'
+import type { Board, Rod, Seat } from '../model/model'
 import { layersLeft } from '../model/work'
 import { isEnough, isRound, mayTurn, piecesOf } from '../shop/pieces-of-stock'
 import type { Stock } from '../shop/shop'
@@ -68,7 +68,7 @@ function tooLarge(subject: Subject, part: Part): Verdict {
     figure: 'width' in of ? of.figures[key] : of.figures.length,
     limitFigure,
     measured: { value, limit, sense: 'at most', quantity: 'length', print: 'up' },
-    candidates: [...otherStock(subject, part), ...smaller(subject, part, key)],
+    candidates: [...otherStock(subject, part), ...smaller(subject, part)],
   }
 }
 
@@ -89,21 +89,19 @@ function otherStock(subject: Subject, part: Part): Remedy[] {
   })
 }
 
-/** Ways to a smaller part. */
-function smaller({ input, model }: Subject, { of }: Part, key: 'length' | 'width'): Remedy[] {
-  const seats = model.seats.filter((s) => s.board === of.id)
-  const most = input.holder.seats.length
-  if (key === 'width') {
-    const deepest = seats.length > 0 ? seats.reduce((a, b) => (b.extent.back + b.extent.front > a.extent.back + a.extent.front ? b : a)) : null // prettier-ignore
-    return [
-      ...letFollow(input, 'Let the depth follow from the tools', 'depth'),
-      ...(deepest && most > 1 ? [remedy(`Leave ${deepest.name} out`, { kind: 'leave out', seats: [deepest.id] })] : []),
-    ]
-  }
-  const half = input.holder.seats.slice(Math.ceil(most / 2)).map((s) => s.id)
+/** Ways to a smaller part: a narrower one, or a shorter one, which a piece in the bin may be long enough for. */
+function smaller({ input, model }: Subject, { of }: Part): Remedy[] {
+  const { seats } = input.holder
+  const on = model.seats.filter((s) => s.board === of.id)
+  const deepest = on.reduce<Seat | null>((a, b) => (a && depthOf(a) >= depthOf(b) ? a : b), null)
+  const half = seats.slice(Math.ceil(seats.length / 2)).map((s) => s.id)
   return [
+    ...letFollow(input, 'Let the depth follow from the tools', 'depth'),
     ...offer(input, 'Pitch by neighbour', 'pitch', 'neighbour'),
     ...offer(input, 'Let the end heads overhang', 'ends', 'overhang'),
+    ...(deepest && seats.length > 1 ? [remedy(`Leave ${deepest.name} out`, { kind: 'leave out', seats: [deepest.id] })] : []), // prettier-ignore
     ...(half.length > 0 ? [remedy('Keep the first half here', { kind: 'leave out', seats: half })] : []),
   ]
 }
+
+const depthOf = ({ extent }: Seat): number => extent.back + extent.front

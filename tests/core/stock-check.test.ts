@@ -59,6 +59,12 @@ describe('a part that no piece of its stock can give', () => {
     expect(narrow({ material: 'birch ply' })).toContain('watch')
   })
 
+  it('may be made shorter for a piece in the bin that is wide enough', () => {
+    const { length } = design(railOf(threeMallets(), { ends: 'overhang' })).model!.boards[0]!
+    const { worked, found } = told(railOf(threeMallets(), {}, shopOf({ width: 60 }, { offcuts: [offcut({ length })] })))
+    expect(remediesFor(worked, found[0]!).map((r) => r.label)).toContain('Let the end heads overhang')
+  })
+
   it('is none once it is cut, and the bin is empty again', () => {
     const input = railOf(threeMallets(), {}, shopOf({ width: 60 }))
     const { found } = told(input)
