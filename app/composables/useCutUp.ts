@@ -1,7 +1,8 @@
 import { pieceNames } from '#core/bench/steps/cutting-steps'
+import type { ToCut } from '#core/cutting/from-holders'
 import { cutUp } from '#core/cutting/bin'
 import type { SheetCuts } from '#core/cutting/sheets-used'
-import { cutPieces, type Work } from '#core/model/work'
+import { pieceAs, type Tick, type Work } from '#core/model/work'
 import { useHistory } from '~/stores/history'
 import { useRecords } from '~/stores/records'
 
@@ -10,18 +11,25 @@ export function useCutUp() {
   const records = useRecords()
   const history = useHistory()
 
-  /** @param cuts the whole plan that the sheet is part of, by which layers are told apart */
-  return (cuts: readonly SheetCuts[], sheet: SheetCuts): void => {
+  /**
+   * @param cuts the whole plan that the sheet is part of, by which layers are told apart
+   * @param of the holders and walls that are cut
+   */
+  return (cuts: readonly SheetCuts[], sheet: SheetCuts, of: readonly ToCut[]): void => {
     const { shop, shopId } = records
     if (!shop || !shopId) return
     const at = new Date().toISOString()
-    const works = [...records.holders, ...records.walls].flatMap((holder) => {
-      const kept = records.get('works', holder.id)?.data ?? null
-      const features = pieceNames(cuts, holder.id, cutPieces(kept)).get(sheet) ?? []
-      if (features.length === 0) return []
-      const ticks = { ...kept?.ticks, ...Object.fromEntries(features.map((f) => [f, { at, done: true }])) }
-      const data: Work = { id: holder.id, name: holder.name, ticks }
-      return [{ kind: 'works' as const, id: holder.id, shop: shopId, data }]
+    const works = of.flatMap(({ id, model, cut }) => {
+      const kept = records.get('works', id)?.data ?? null
+      const pieces = pieceNames(cuts, id, cut).get(sheet) ?? []
+      if (pieces.length === 0) return []
+      const parts = [...model.boards, ...model.rods]
+      const ticked = pieces.map((piece): [string, Tick] => {
+        const part = parts.find((p) => piece.startsWith(`cut:${p.id}#`))!
+        return [piece, { at, done: true, as: pieceAs(part) }]
+      })
+      const data: Work = { id, name: model.name, ticks: { ...kept?.ticks, ...Object.fromEntries(ticked) } }
+      return [{ kind: 'works' as const, id, shop: shopId, data }]
     })
     const next = cutUp(shop, sheet, () => `o-${crypto.randomUUID().slice(0, 8)}`)
     history.act(`Cut up ${sheet.name}`, [{ kind: 'shops', id: shopId, shop: shopId, data: next }, ...works])

@@ -1,5 +1,5 @@
 import { computed, type Ref } from 'vue'
-import { isDone, type Work } from '#core/model/work'
+import { standing, type Work } from '#core/model/work'
 import { useOutbox } from '~/stores/outbox'
 import type { Kept } from '~/stores/record'
 import { useRecords } from '~/stores/records'
@@ -10,7 +10,8 @@ export function useWork(holder: Ref<{ id: string; name: string } | null>) {
   const outbox = useOutbox()
   const kept = computed(() => (holder.value ? records.get('works', holder.value.id) : undefined))
   const work = computed<Work | null>(() => kept.value?.data ?? null)
-  const done = (step: string) => isDone(work.value, step)
+  /** How a step stands that makes this now. */
+  const stands = (step: string, as: string) => standing(work.value, step, as)
 
   function put(ticks: Work['ticks']): void {
     if (!holder.value || !records.shopId) return
@@ -25,11 +26,12 @@ export function useWork(holder: Ref<{ id: string; name: string } | null>) {
     records.set(record)
     outbox.changed(record)
   }
-  const tick = (step: string, is: boolean) =>
-    put({ ...work.value?.ticks, [step]: { at: new Date().toISOString(), done: is } })
+  /** @param as what it makes by the plan as it is now; '' where that does not matter */
+  const tick = (step: string, is: boolean, as = '') =>
+    put({ ...work.value?.ticks, [step]: { at: new Date().toISOString(), done: is, ...(is && as ? { as } : {}) } })
   /** Begins anew: every step is open again. */
   const again = () =>
     put(Object.fromEntries(Object.keys(work.value?.ticks ?? {}).map((s) => [s, { at: new Date().toISOString(), done: false }]))) // prettier-ignore
 
-  return { work, done, tick, again }
+  return { work, stands, tick, again }
 }

@@ -4,7 +4,7 @@ import { jobsOf, type CuttingJob } from '#core/cutting/from-holders'
 import type { CutPlan } from '#core/cutting/instance'
 import { noPlaceIn, type NoPlace } from '#core/cutting/no-place'
 import { sheetsUsed } from '#core/cutting/sheets-used'
-import { cutPieces } from '#core/model/work'
+import { cutPieces, stillCut } from '#core/model/work'
 import { useBuildables } from '~/composables/useBuildables'
 import { useCutUp } from '~/composables/useCutUp'
 import { useCutting } from '~/composables/useCutting'
@@ -17,7 +17,7 @@ const { length } = useFormat()
 const { plans, working, failed, run, stop } = useCutting()
 
 const buildables = useBuildables()
-const all = computed(() => buildables.value.map(({ id, what, level, design: { model } }) => ({ id, what, level, model, cut: cutPieces(records.get('works', id)?.data) }))) // prettier-ignore
+const all = computed(() => buildables.value.map(({ id, what, level, design: { model } }) => ({ id, what, level, model, cut: stillCut(model, cutPieces(records.get('works', id)?.data)) }))) // prettier-ignore
 /** Holders that are not cut now, and walls that are: a wall takes whole sheets, and is cut when its turn comes. */
 const left = ref<Set<string>>(new Set())
 const isChosen = (h: { id: string; what: string }) => left.value.has(h.id) === (h.what === 'wall')
@@ -40,7 +40,7 @@ const sheets = computed(() => jobs.value.flatMap((job) => (plans.value[job.stock
 const markCut = useCutUp()
 function cutNow(key: string) {
   const sheet = sheets.value.find((s) => s.key === key)
-  if (sheet) markCut(sheets.value, sheet)
+  if (sheet) markCut(sheets.value, sheet, chosen.value)
 }
 
 function told(job: CuttingJob, plan: CutPlan): string {

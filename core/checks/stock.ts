@@ -1,7 +1,7 @@
 import { stockOf } from '../forms/choice-value'
 import { formOf } from '../forms/all-forms'
 import type { Board, Rod, Seat } from '../model/model'
-import { layersLeft } from '../model/work'
+import { canBeTrimmed, cutBefore, layersLeft, stillCut } from '../model/work'
 import { isEnough, isRound, mayTurn, piecesOf } from '../shop/pieces-of-stock'
 import type { Stock } from '../shop/shop'
 import { formatLength } from '../units/format-length'
@@ -21,7 +21,9 @@ interface Part {
 }
 
 /** Whether each part can be cut from the stock it is to be made of, or from what is in the bin; what is cut already is. */
-export const checkStock: Check = (subject) => {
+export const checkStock: Check = (subject) => [...recut(subject), ...stockVerdicts(subject)]
+
+function stockVerdicts(subject: Subject): Verdict[] {
   const parts = partsOf(subject)
   if (parts.length === 0) return []
   const wanting = parts.filter((part) => !canBeCut(subject, part))
@@ -31,10 +33,11 @@ export const checkStock: Check = (subject) => {
 }
 
 function partsOf({ model, input: { shop, cut } }: Subject): Part[] {
+  const done = cut && stillCut(model, cut)
   const stock = (id: string): Stock | undefined => shop.stock.find((s) => s.id === id)
   const one = (of: Board | Rod, layers: number, length: number, width: number): Part[] => {
     const from = stock(of.stock)
-    return from && layersLeft(of.id, layers, cut).length > 0 ? [{ of, stock: from, length, width }] : []
+    return from && layersLeft(of.id, layers, done).length > 0 ? [{ of, stock: from, length, width }] : []
   }
   return [
     ...model.boards.flatMap((b) => one(b, b.layers, b.length, b.width)),
@@ -70,6 +73,28 @@ function tooLarge(subject: Subject, part: Part): Verdict {
     measured: { value, limit, sense: 'at most', quantity: 'length', print: 'up' },
     candidates: [...otherStock(subject, part), ...smaller(subject, part)],
   }
+}
+
+/** Parts that were cut before the plan changed: to another size, or of other stock. */
+function recut({ model, input: { shop, cut } }: Subject): Verdict[] {
+  if (!cut) return []
+  const size = (length: number, width: number): string => `${formatLength(length, shop)} × ${formatLength(width, shop)}`
+  return cutBefore(model, cut).map((before): Verdict => {
+    const { part, was } = before
+    const name = (id: string): string => shop.stock.find((s) => s.id === id)?.name ?? 'other stock'
+    const of = was.stock === part.stock ? '' : ` of ${name(was.stock)}`
+    const now = size(part.length, 'width' in part ? part.width : part.diameter)
+    return {
+      id: `cut:${part.id}`,
+      check: 'cut',
+      title: 'Cut already',
+      level: 'watch',
+      says: `${part.name} was cut ${size(was.length, was.width)}${of}, before the plan changed; now it is ${now}${of && ` of ${name(part.stock)}`}. ${canBeTrimmed(before) ? 'Trim it, or cut it again' : 'It is to be cut again'}.`, // prettier-ignore
+      seats: [],
+      ...('width' in part ? { board: part.id } : {}),
+      candidates: [],
+    }
+  })
 }
 
 /** Stock of the shop that is large enough, and is asked for in the same place: the one of the nearest thickness first. */

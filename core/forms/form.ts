@@ -1,6 +1,7 @@
 import type { Tool } from '../footprint/tool'
 import type { Board, HolderModel, Seat } from '../model/model'
 import type { Holder, SeatOrder } from '../model/holder'
+import type { CutPieces } from '../model/work'
 import type { Shop, Stock } from '../shop/shop'
 import type { SettingKey } from '../shop/settings'
 import type { Trail } from '../working/trail'
@@ -27,8 +28,8 @@ export interface PlanInput {
   shop: Shop
   tools: ReadonlyMap<string, Tool>
   holder: Holder
-  /** pieces of it that are cut already: `cut:rail#1` is the first layer of its rail */
-  cut?: ReadonlySet<string>
+  /** pieces of it that are cut already */
+  cut?: CutPieces
 }
 
 /** Why there is nothing to draw, or why a tool was left out. */

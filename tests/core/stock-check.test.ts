@@ -68,7 +68,7 @@ describe('a part that no piece of its stock can give', () => {
   it('is none once it is cut, and the bin is empty again', () => {
     const input = railOf(threeMallets(), {}, shopOf({ width: 60 }))
     const { found } = told(input)
-    const cut = new Set(found.map((v) => `cut:${v.board}#1`))
+    const cut = new Map(found.map((v) => [`cut:${v.board}#1`, '']))
     expect(told({ ...input, cut }).found.map((v) => v.level)).not.toContain('watch')
   })
 })

@@ -1,5 +1,5 @@
 import { expect, test } from './fixtures'
-import { mallet, shopFor } from './shop'
+import { mallet, saved, shopFor } from './shop'
 
 test('the work is done card by card, and what is ticked off stays', async ({ page, service }) => {
   const shop = await shopFor(page, service, { tools: [mallet('a', 28, 70), mallet('b', 30, 80)], rail: {} })
@@ -32,6 +32,41 @@ test('the work is done card by card, and what is ticked off stays', async ({ pag
   await page.getByRole('button', { name: 'Not done' }).click()
   await expect(page.getByText(/^1 of \d+ done/)).toBeVisible()
   await expect.poll(there).toBe(2)
+})
+
+test('what was made by a plan that has changed since is told, and trimmed or made again', async ({ page, service }) => {
+  const shop = await shopFor(page, service, { tools: [mallet('a', 28, 70), mallet('b', 30, 80)], rail: {} })
+  const id = shop.rail.split('/').at(-1)!
+  await page.goto(`/bench/${id}`)
+  const card = page.locator('.card:visible')
+  await page.getByTestId('done').click()
+  await page.getByRole('button', { name: 'All steps' }).click()
+  await page.getByRole('button', { name: /^Mark out the rail/ }).click()
+  await page.getByTestId('done').click()
+  await expect(page.getByText(/^2 of \d+ done/)).toBeVisible()
+  await saved(page)
+
+  /** Measures the head of one mallet anew. */
+  const measured = async (headWidth: number) => {
+    const { version } = (await (await page.request.get(`${service.address}/api/tools/${shop.id}-b`)).json()) as { version: number } // prettier-ignore
+    await shop.send('PUT', `/api/tools/${shop.id}-b`, { ...mallet('b', 30, headWidth), id: `${shop.id}-b`, shop: shop.id, version }) // prettier-ignore
+    await page.goto(`/bench/${id}`)
+  }
+  const before = page.getByText(/^Rail was cut .* before the plan changed; now it is/)
+  await measured(96)
+  await expect(before).toContainText('It is to be cut again.')
+  await expect(page.getByText(/^0 of \d+ done/)).toBeVisible()
+  await page.getByRole('button', { name: 'All steps' }).click()
+  await page.getByRole('button', { name: /^Mark out the rail, done before the plan changed/ }).click()
+  await expect(card).toContainText(/Done on .*, as the plan was then/)
+  await page.goto(shop.rail)
+  await expect(page.getByText(/^Rail was cut .* It is to be cut again\.$/)).toBeVisible()
+
+  await measured(60)
+  await before.getByRole('button', { name: 'It is trimmed to that' }).click()
+  await expect(before).toHaveCount(0)
+  await measured(80)
+  await expect(before).toContainText('It is to be cut again.')
 })
 
 test('ticking off glue starts its clock, which runs on after a reload', async ({ page, service }) => {

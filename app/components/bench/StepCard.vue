@@ -15,6 +15,8 @@ const props = defineProps<{
   cuts: readonly SheetCuts[]
   number: number
   of: number
+  /** the day on which it was ticked off, where the plan has changed since */
+  changedAt?: string
 }>()
 const { format, length, bit } = useFormat()
 const drawings = computed(() => stepDrawings({ model: props.model, cuts: props.cuts, shop: format.value }, props.step))
@@ -33,6 +35,10 @@ const rows = computed(() => new Set(marked.value.map((m) => m.across).filter((a)
       }}<template v-if="step.sets > 0"> · then {{ minutesText(step.sets) }} to wait</template>
     </p>
     <h2>{{ step.title }}</h2>
+    <p v-if="changedAt" class="changed" role="status">
+      Done on {{ changedAt }}, as the plan was then. It asks for something else now: hold what you made against this
+      card before you go on.
+    </p>
     <div v-if="drawings.length" class="drawings">
       <BenchCardDrawing v-for="d in drawings" :key="d.title" :drawing="d" />
     </div>
@@ -82,6 +88,10 @@ h2 {
   font-size: 1.5rem;
   margin: 2px 0 8px;
   overflow-wrap: anywhere;
+}
+.changed {
+  border-left: 3px solid var(--watch);
+  padding-left: 10px;
 }
 .drawings {
   display: grid;

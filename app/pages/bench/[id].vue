@@ -9,35 +9,46 @@ import {
 } from '@mdi/js'
 import { computed, ref, watch } from 'vue'
 import { CUT_ALREADY } from '#core/bench/steps/cutting-steps'
-import { cutPieces } from '#core/model/work'
+import { madeBy } from '#core/bench/steps/made'
+import type { TimedStep } from '#core/bench/steps/order'
+import { canBeTrimmed, pieceAs, readPiece, type CutBefore } from '#core/model/work'
 import { worstOf } from '#core/checks/verdict'
 import { clock, minutesText, useTimers } from '~/composables/useTimers'
+import { dayText } from '~/composables/dayText'
 import { useAwake } from '~/composables/useAwake'
 import { useCutUp } from '~/composables/useCutUp'
 import { useBuildables } from '~/composables/useBuildables'
 import { useBench } from '~/composables/useBench'
+import { useFormat } from '~/composables/useFormat'
 import { useKeys } from '~/composables/useKeys'
 import { useWork } from '~/composables/useWork'
+import { useRecords } from '~/stores/records'
 
 /** The work on one holder, or on what goes up on a wall, a card a step, for a phone or tablet at the bench; all of them for paper. */
 const route = useRoute()
 const id = computed(() => String(route.params.id))
+const records = useRecords()
+const { length } = useFormat()
 const buildables = useBuildables()
 const holder = computed(() => buildables.value.find((b) => b.id === id.value) ?? null)
 const worked = computed(() => holder.value?.design ?? null)
 const bench = useBench(worked)
-const { work, done: ticked, tick, again } = useWork(holder)
+const { work, stands, tick, again } = useWork(holder)
 const cutNow = useCutUp()
-/** What is ticked off, and the card that only says what is cut. */
-const done = (step: string) => step === CUT_ALREADY || ticked(step)
+const steps = computed(() => bench.value?.steps ?? [])
+/** What each card makes, by the plan as it is now. */
+const made = computed(() => new Map(steps.value.map((s) => [s.id, madeBy(bench.value!.model, s)])))
+const standingOf = (s: TimedStep) => (s.id === CUT_ALREADY ? 'done' : stands(s.id, made.value.get(s.id)!))
+const done = (s: TimedStep) => standingOf(s) === 'done'
+/** When a card was ticked off that the plan has changed since; empty where it was not. */
+const changedAt = (s: TimedStep) => (standingOf(s) === 'changed' ? dayText(work.value!.ticks[s.id]!.at) : '')
 const { running, start, stop } = useTimers()
 useAwake()
 useHead({ title: () => `At the bench: ${holder.value?.name ?? ''} · Fingerling` })
 
-const steps = computed(() => bench.value?.steps ?? [])
 const at = ref(0)
 const step = computed(() => steps.value[at.value] ?? null)
-const finished = computed(() => steps.value.filter((s) => done(s.id)).length)
+const finished = computed(() => steps.value.filter(done).length)
 const level = computed(() => (worked.value ? worstOf(worked.value.verdicts) : 'pass'))
 const listed = ref(false)
 
@@ -45,7 +56,7 @@ const listed = ref(false)
 watch(
   () => steps.value.length > 0,
   (there) => {
-    const open = steps.value.findIndex((s) => !done(s.id))
+    const open = steps.value.findIndex((s) => !done(s))
     if (there) at.value = open < 0 ? steps.value.length - 1 : open
   },
   { immediate: true },
@@ -60,19 +71,30 @@ function ready() {
   const s = step.value
   if (!s) return
   if (s.id === CUT_ALREADY) return uncut()
-  if (done(s.id)) return tick(s.id, false)
+  if (done(s)) return tick(s.id, false)
   const sheet = bench.value!.cuts.find((c) => s.id === `cut:${c.key}`)
   if (sheet) {
-    cutNow(bench.value!.cuts, sheet)
-    return go(steps.value.findIndex((x) => !done(x.id)))
+    const { cuts, model, cut } = bench.value!
+    cutNow(cuts, sheet, [{ id: id.value, model, cut }])
+    return go(steps.value.findIndex((x) => !done(x)))
   }
-  tick(s.id, true)
+  tick(s.id, true, made.value.get(s.id))
   if (s.sets > 0) start(`${id.value} ${s.id}`, s.title, s.sets)
   go(at.value + 1)
 }
 /** What was taken for cut is to be cut again; what went into the bin stays there. */
 function uncut() {
-  for (const piece of cutPieces(work.value)) tick(piece, false)
+  for (const piece of bench.value!.cut) tick(piece, false)
+}
+/** What was cut larger is made what the plan asks for now. */
+function trimmed({ part, pieces }: CutBefore) {
+  for (const piece of pieces) tick(piece, true, pieceAs(part))
+}
+const sizeText = (of: { length: number; width: number }) => `${length(of.length)} × ${length(of.width)}`
+/** What else it was cut of, where that is another now. */
+function stockText({ part, was }: CutBefore): string {
+  const other = records.shop?.stock.find((s) => s.id === was.stock)?.name ?? 'other stock'
+  return was.stock === part.stock ? '' : ` of ${other}`
 }
 const print = () => window.print()
 useKeys(() => [
@@ -91,11 +113,21 @@ useKeys(() => [
         <span class="quiet" role="status">{{ finished }} of {{ steps.length }} done</span>
       </header>
       <div class="progress no-print" aria-hidden="true">
-        <i v-for="(s, i) in steps" :key="s.id" :class="{ done: done(s.id), here: i === at }" />
+        <i
+          v-for="(s, i) in steps"
+          :key="s.id"
+          :class="{ done: done(s), here: i === at, changed: standingOf(s) === 'changed' }"
+        />
       </div>
       <p v-if="level === 'stop'" class="stop" role="alert">
         <VerdictMark level="stop" worded /> Don’t build it so: a check says stop.
         <NuxtLink :to="holder.what === 'wall' ? '/wall' : `/holders/${id}`">Back to the drawing</NuxtLink>
+      </p>
+      <p v-for="b in bench?.before ?? []" :key="b.part.id" class="before" role="status">
+        {{ b.part.name }} was cut {{ sizeText(b.was) }}{{ stockText(b) }} before the plan changed; now it is
+        {{ sizeText(readPiece(pieceAs(b.part))!) }}.
+        <button v-if="canBeTrimmed(b)" class="btn" @click="trimmed(b)">It is trimmed to that</button>
+        <template v-else>It is to be cut again.</template>
       </p>
       <ul v-if="running.length" class="timers no-print" aria-label="Timers">
         <li v-for="t in running" :key="t.id" :class="{ over: t.left === 0 }">
@@ -111,8 +143,11 @@ useKeys(() => [
         <ol v-if="listed" class="list no-print">
           <li v-for="(s, i) in steps" :key="s.id">
             <button :class="{ here: i === at }" @click="go(i)">
-              <span class="box" :class="{ done: done(s.id) }" aria-hidden="true">{{ done(s.id) ? '✓' : '' }}</span>
-              {{ s.title }} <span v-if="done(s.id)" class="hidden-text">, done</span>
+              <span class="box" :class="{ done: done(s), changed: changedAt(s) }" aria-hidden="true">{{
+                done(s) ? '✓' : changedAt(s) ? '≠' : ''
+              }}</span>
+              {{ s.title }} <span v-if="done(s)" class="hidden-text">, done</span>
+              <span v-if="changedAt(s)" class="hidden-text">, done before the plan changed</span>
             </button>
           </li>
           <li class="foot">
@@ -125,6 +160,7 @@ useKeys(() => [
         <BenchStepCard
           v-else-if="step"
           class="no-print"
+          :changed-at="changedAt(step)"
           :step="step"
           :model="bench.model"
           :cuts="bench.cuts"
@@ -149,8 +185,8 @@ useKeys(() => [
           <button class="btn" aria-label="All steps" :aria-pressed="listed" @click="listed = !listed">
             <v-icon :icon="mdiFormatListChecks" size="24" />
           </button>
-          <button class="btn done" :class="{ main: step && !done(step.id) }" data-test="done" @click="ready">
-            <v-icon :icon="mdiCheckBold" size="22" /> {{ step && done(step.id) ? 'Not done' : 'Done' }}
+          <button class="btn done" :class="{ main: step && !done(step) }" data-test="done" @click="ready">
+            <v-icon :icon="mdiCheckBold" size="22" /> {{ step && done(step) ? 'Not done' : 'Done' }}
           </button>
           <button class="btn wide" aria-label="Print all cards" @click="print">
             <v-icon :icon="mdiPrinter" size="22" />
@@ -203,6 +239,11 @@ useKeys(() => [
   border: 2px solid var(--stop);
   padding: 6px 12px;
 }
+.before {
+  border: 1px solid var(--watch);
+  padding: 6px 12px;
+  margin: 0 0 10px;
+}
 .timers {
   list-style: none;
   padding: 0;
@@ -253,6 +294,13 @@ useKeys(() => [
   display: grid;
   place-items: center;
   flex: none;
+}
+.progress i.changed {
+  background: var(--watch);
+}
+.box.changed {
+  border-color: var(--watch);
+  color: var(--watch);
 }
 .box.done {
   border-color: var(--pass);

@@ -3,7 +3,8 @@ import { computed } from 'vue'
 import { CUT_ALREADY } from '#core/bench/steps/cutting-steps'
 import { benchSteps } from '#core/bench/steps/steps'
 import { quickCuts } from '#core/cutting/quick-cuts'
-import { cutPieces, isDone } from '#core/model/work'
+import { madeBy } from '#core/bench/steps/made'
+import { cutPieces, standing, stillCut } from '#core/model/work'
 import { useBuildables } from '~/composables/useBuildables'
 import { minutesText } from '~/composables/useTimers'
 import { useRecords } from '~/stores/records'
@@ -16,9 +17,9 @@ const all = computed(() =>
   buildables.value.map(({ id, name, level, design: { model } }) => {
     const shop = records.shop!
     const work = records.get('works', id)?.data ?? null
-    const cut = cutPieces(work)
+    const cut = stillCut(model, cutPieces(work))
     const order = benchSteps({ model, shop, cuts: quickCuts(shop, [{ id, model, cut }]), cut }, id)
-    const left = order.steps.filter((s) => s.id !== CUT_ALREADY && !isDone(work, s.id))
+    const left = order.steps.filter((s) => s.id !== CUT_ALREADY && standing(work, s.id, madeBy(model, s)) !== 'done')
     return {
       holder: { id, name },
       level,

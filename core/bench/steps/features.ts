@@ -1,7 +1,9 @@
 import { drilled, type Board, type HolderModel, type Opening } from '../../model/model'
+import { cutOf } from '../../model/work'
+
+export { cutOf }
 
 /** Names of what is made on the way to a holder. Each is made once, by one step. */
-export const cutOf = (part: string, layer: number): string => `cut:${part}#${layer}`
 export const layersOf = (board: string): string => `layers:${board}`
 export const bevelOf = (board: string): string => `bevel:${board}`
 export const markOf = (board: string): string => `mark:${board}`

@@ -261,7 +261,7 @@ const work: Schema = record(
       type: 'object',
       maxProperties: MOST_TICKS,
       propertyNames: { maxLength: LONGEST_STEP },
-      additionalProperties: record({ at: { type: 'string', pattern: '^\\d{4}-\\d{2}-\\d{2}T' }, done: { type: 'boolean' } }, ['at', 'done']), // prettier-ignore
+      additionalProperties: record({ at: { type: 'string', pattern: '^\\d{4}-\\d{2}-\\d{2}T' }, done: { type: 'boolean' }, as: { type: 'string', maxLength: LONGEST_STEP } }, ['at', 'done']), // prettier-ignore
     },
   },
   ['id', 'name'],

@@ -12,9 +12,11 @@ function ticksError(value: unknown): string | null {
   if (entries.length > MOST_TICKS) return `at most ${MOST_TICKS} steps are kept.`
   for (const [step, tick] of entries) {
     if (step.length > LONGEST_STEP) return `a step’s name has at most ${LONGEST_STEP} characters.`
-    if (isRecord(tick) && Object.keys(tick).some((key) => key !== 'at' && key !== 'done'))
-      return `${step.slice(0, 60)}: only at and done are kept.`
+    if (isRecord(tick) && Object.keys(tick).some((key) => !['at', 'done', 'as'].includes(key)))
+      return `${step.slice(0, 60)}: only at, done and as are kept.`
     if (!isRecord(tick) || typeof tick.done !== 'boolean') return `${step.slice(0, 60)}: say whether it is done.`
+    if (tick.as !== undefined && (typeof tick.as !== 'string' || tick.as.length > LONGEST_STEP))
+      return `${step.slice(0, 60)}: as is a word of at most ${LONGEST_STEP} characters.`
     if (typeof tick.at !== 'string' || !/^\d{4}-\d{2}-\d{2}T/.test(tick.at) || Number.isNaN(Date.parse(tick.at)))
       return `${step.slice(0, 60)}: when is a date and time, such as 2026-03-01T09:30:00.000Z.`
   }
