@@ -90,6 +90,8 @@ function uncut() {
 function trimmed({ part, pieces }: CutBefore) {
   for (const piece of pieces) tick(piece, true, pieceAs(part))
 }
+/** What was cut before the plan changed, where one looks at what is to be cut. */
+const before = computed(() => (listed.value || step.value?.kind === 'cut' ? (bench.value?.before ?? []) : []))
 const sizeText = (of: { length: number; width: number }) => `${length(of.length)} × ${length(of.width)}`
 /** What else it was cut of, where that is another now. */
 function stockText({ part, was }: CutBefore): string {
@@ -123,7 +125,7 @@ useKeys(() => [
         <VerdictMark level="stop" worded /> Don’t build it so: a check says stop.
         <NuxtLink :to="holder.what === 'wall' ? '/wall' : `/holders/${id}`">Back to the drawing</NuxtLink>
       </p>
-      <p v-for="b in bench?.before ?? []" :key="b.part.id" class="before" role="status">
+      <p v-for="b in before" :key="b.part.id" class="before" role="status">
         {{ b.part.name }} was cut {{ sizeText(b.was) }}{{ stockText(b) }} before the plan changed; now it is
         {{ sizeText(readPiece(pieceAs(b.part))!) }}.
         <button v-if="canBeTrimmed(b)" class="btn" @click="trimmed(b)">It is trimmed to that</button>
@@ -146,8 +148,10 @@ useKeys(() => [
               <span class="box" :class="{ done: done(s), changed: changedAt(s) }" aria-hidden="true">{{
                 done(s) ? '✓' : changedAt(s) ? '≠' : ''
               }}</span>
-              {{ s.title }} <span v-if="done(s)" class="hidden-text">, done</span>
-              <span v-if="changedAt(s)" class="hidden-text">, done before the plan changed</span>
+              {{ s.title
+              }}<span v-if="standingOf(s) !== 'open'" class="hidden-text">{{
+                done(s) ? ', done' : ', done before the plan changed'
+              }}</span>
             </button>
           </li>
           <li class="foot">
