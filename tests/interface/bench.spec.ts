@@ -65,8 +65,23 @@ test('what was made by a plan that has changed since is told, and trimmed or mad
   await measured(60)
   await before.getByRole('button', { name: 'It is trimmed to that' }).click()
   await expect(before).toHaveCount(0)
+  await saved(page)
   await measured(80)
   await expect(before).toContainText('It is to be cut again.')
+})
+
+test('the card one works by stays when another cuts a piece meanwhile', async ({ page, service }) => {
+  const shop = await shopFor(page, service, { tools: [mallet('a', 28, 70)], rail: {} })
+  const id = shop.rail.split('/').at(-1)!
+  await page.goto(`/bench/${id}`)
+  await page.getByRole('button', { name: 'All steps' }).click()
+  await page.getByRole('button', { name: /^Mark out the rail/ }).click()
+  const card = page.locator('.card:visible')
+  await expect(card).toContainText(/^2 of 1\d/)
+  const tick = { at: new Date().toISOString(), done: true }
+  await shop.send('POST', '/api/works', { id, shop: shop.id, name: 'Rail', ticks: { 'cut:rail#1': tick } })
+  await expect(card).toContainText(/^3 of 1\d/, { timeout: 30000 })
+  await expect(card.locator('h2')).toHaveText('Mark out the rail')
 })
 
 test('ticking off glue starts its clock, which runs on after a reload', async ({ page, service }) => {

@@ -11,24 +11,20 @@ import { computed, ref, watch } from 'vue'
 import { CUT_ALREADY } from '#core/bench/steps/cutting-steps'
 import { madeBy } from '#core/bench/steps/made'
 import type { TimedStep } from '#core/bench/steps/order'
-import { canBeTrimmed, pieceAs, readPiece, type CutBefore } from '#core/model/work'
+import { pieceAs, type CutBefore } from '#core/model/work'
 import { worstOf } from '#core/checks/verdict'
-import { clock, minutesText, useTimers } from '~/composables/useTimers'
+import { clock, useTimers } from '~/composables/useTimers'
 import { dayText } from '~/composables/dayText'
 import { useAwake } from '~/composables/useAwake'
 import { useCutUp } from '~/composables/useCutUp'
 import { useBuildables } from '~/composables/useBuildables'
 import { useBench } from '~/composables/useBench'
-import { useFormat } from '~/composables/useFormat'
 import { useKeys } from '~/composables/useKeys'
 import { useWork } from '~/composables/useWork'
-import { useRecords } from '~/stores/records'
 
 /** The work on one holder, or on what goes up on a wall, a card a step, for a phone or tablet at the bench; all of them for paper. */
 const route = useRoute()
 const id = computed(() => String(route.params.id))
-const records = useRecords()
-const { length } = useFormat()
 const buildables = useBuildables()
 const holder = computed(() => buildables.value.find((b) => b.id === id.value) ?? null)
 const worked = computed(() => holder.value?.design ?? null)
@@ -46,7 +42,15 @@ const { running, start, stop } = useTimers()
 useAwake()
 useHead({ title: () => `At the bench: ${holder.value?.name ?? ''} · Fingerling` })
 
-const at = ref(0)
+/** The card that is shown: by its step, for what comes in from elsewhere may bring a card or take one away; and its number. */
+const shown = ref({ id: '', number: 0 })
+const at = computed(() => {
+  const same = steps.value.findIndex((s) => s.id === shown.value.id)
+  return same >= 0 ? same : Math.min(shown.value.number, Math.max(0, steps.value.length - 1))
+})
+function show(number: number) {
+  shown.value = { id: steps.value[number]?.id ?? '', number }
+}
 const step = computed(() => steps.value[at.value] ?? null)
 const finished = computed(() => steps.value.filter(done).length)
 const level = computed(() => (worked.value ? worstOf(worked.value.verdicts) : 'pass'))
@@ -57,13 +61,13 @@ watch(
   () => steps.value.length > 0,
   (there) => {
     const open = steps.value.findIndex((s) => !done(s))
-    if (there) at.value = open < 0 ? steps.value.length - 1 : open
+    if (there) show(open < 0 ? steps.value.length - 1 : open)
   },
   { immediate: true },
 )
 function go(to: number) {
   listed.value = false
-  at.value = Math.min(Math.max(to, 0), steps.value.length - 1)
+  show(Math.min(Math.max(to, 0), steps.value.length - 1))
   window.scrollTo({ top: 0 })
 }
 /** Ticks the card off, sets the clock for its glue, and turns to the next. */
@@ -92,12 +96,6 @@ function trimmed({ part, pieces }: CutBefore) {
 }
 /** What was cut before the plan changed, where one looks at what is to be cut. */
 const before = computed(() => (listed.value || step.value?.kind === 'cut' ? (bench.value?.before ?? []) : []))
-const sizeText = (of: { length: number; width: number }) => `${length(of.length)} × ${length(of.width)}`
-/** What else it was cut of, where that is another now. */
-function stockText({ part, was }: CutBefore): string {
-  const other = records.shop?.stock.find((s) => s.id === was.stock)?.name ?? 'other stock'
-  return was.stock === part.stock ? '' : ` of ${other}`
-}
 const print = () => window.print()
 useKeys(() => [
   { on: 'ArrowRight', says: 'Next card', act: () => go(at.value + 1) },
@@ -125,12 +123,7 @@ useKeys(() => [
         <VerdictMark level="stop" worded /> Don’t build it so: a check says stop.
         <NuxtLink :to="holder.what === 'wall' ? '/wall' : `/holders/${id}`">Back to the drawing</NuxtLink>
       </p>
-      <p v-for="b in before" :key="b.part.id" class="before" role="status">
-        {{ b.part.name }} was cut {{ sizeText(b.was) }}{{ stockText(b) }} before the plan changed; now it is
-        {{ sizeText(readPiece(pieceAs(b.part))!) }}.
-        <button v-if="canBeTrimmed(b)" class="btn" @click="trimmed(b)">It is trimmed to that</button>
-        <template v-else>It is to be cut again.</template>
-      </p>
+      <BenchCutBefore v-for="b in before" :key="b.part.id" :before="b" @trimmed="trimmed(b)" />
       <ul v-if="running.length" class="timers no-print" aria-label="Timers">
         <li v-for="t in running" :key="t.id" :class="{ over: t.left === 0 }">
           <v-icon :icon="mdiTimerOutline" size="18" />
@@ -142,25 +135,15 @@ useKeys(() => [
       </ul>
       <p v-if="!bench" class="quiet">There is nothing to build yet: the drawing says what is missing.</p>
       <template v-else>
-        <ol v-if="listed" class="list no-print">
-          <li v-for="(s, i) in steps" :key="s.id">
-            <button :class="{ here: i === at }" @click="go(i)">
-              <span class="box" :class="{ done: done(s), changed: changedAt(s) }" aria-hidden="true">{{
-                done(s) ? '✓' : changedAt(s) ? '≠' : ''
-              }}</span>
-              {{ s.title
-              }}<span v-if="standingOf(s) !== 'open'" class="hidden-text">{{
-                done(s) ? ', done' : ', done before the plan changed'
-              }}</span>
-            </button>
-          </li>
-          <li class="foot">
-            <p class="quiet small">
-              About {{ minutesText(bench.handsOn) }} of work; {{ minutesText(bench.elapsed) }} with glue setting.
-            </p>
-            <button class="btn" :disabled="finished === 0" @click="again">Begin anew</button>
-          </li>
-        </ol>
+        <BenchCardList
+          v-if="listed"
+          class="no-print"
+          :order="bench"
+          :at="at"
+          :standing="standingOf"
+          @go="go"
+          @again="again"
+        />
         <BenchStepCard
           v-else-if="step"
           class="no-print"
@@ -243,11 +226,6 @@ useKeys(() => [
   border: 2px solid var(--stop);
   padding: 6px 12px;
 }
-.before {
-  border: 1px solid var(--watch);
-  padding: 6px 12px;
-  margin: 0 0 10px;
-}
 .timers {
   list-style: none;
   padding: 0;
@@ -268,54 +246,8 @@ useKeys(() => [
 .timers .over {
   border-color: var(--pass);
 }
-.list {
-  list-style: none;
-  padding: 0;
-  margin: 0;
-}
-.list button:not(.btn) {
-  font: inherit;
-  font-size: 17px;
-  color: inherit;
-  width: 100%;
-  text-align: left;
-  background: none;
-  border: 0;
-  border-bottom: 1px solid var(--rule);
-  min-height: 48px;
-  display: flex;
-  gap: 12px;
-  align-items: center;
-  cursor: pointer;
-}
-.list .here {
-  font-weight: 650;
-}
-.box {
-  width: 24px;
-  height: 24px;
-  border: 1.5px solid var(--pencil);
-  display: grid;
-  place-items: center;
-  flex: none;
-}
 .progress i.changed {
   background: var(--watch);
-}
-.box.changed {
-  border-color: var(--watch);
-  color: var(--watch);
-}
-.box.done {
-  border-color: var(--pass);
-  color: var(--pass);
-}
-.foot {
-  display: flex;
-  justify-content: space-between;
-  align-items: center;
-  gap: 12px;
-  padding-top: 10px;
 }
 .turn {
   position: fixed;
