@@ -140,6 +140,11 @@ describe('bevelled strips of two holders', () => {
     expect(job!.instance.parts.some((p) => p.id === 'one/strip')).toBe(false)
     const cuts = quickCuts(shop, two)
     for (const { id } of two) expect([...pieceNames(cuts, id).values()].flat()).toContain('cut:strip#1')
+    // the card of one of them names what comes off the saw for it, and nothing of the other's
+    const [card] = benchSteps({ model: two[0]!.model, shop, cuts }, 'one').steps
+    const said = card!.says.at(-1)!
+    expect(said).toMatch(/^Out of it come: .*two strips, ripped apart at their bevel .* Write its name on each/)
+    expect(said.match(/rail/g)).toHaveLength(1)
   })
   it('stay by themselves where one has no mate', () => {
     const [job] = jobsOf(shop, [hung('one')])

@@ -22,7 +22,13 @@ test('the pieces of the holders are laid out on their stock, and change with wha
   await expect(pine).toContainText('1 board; it can’t be done with less')
   await expect(pine.getByRole('img')).toHaveAttribute('aria-label', /^Pine board 18, 1: 5 pieces, \d+ cuts$/)
   await expect(page.getByTestId('job').filter({ hasText: 'rod 16' })).toContainText('it can’t be done with less')
+  // what is too small for its name has a letter, which is told below
+  await expect(pine.locator('svg text.middle').first()).toHaveText('a')
+  await expect(pine.locator('.letters')).toContainText(/^a \S+.* \d/)
+  await expect(pine.locator('svg text.number')).toHaveCount(0)
   await pine.getByText('cuts in order').click()
+  const numbers = pine.locator('svg text.number')
+  await expect(numbers).toHaveText((await pine.getByRole('listitem').all()).map((_, i) => String(i + 1)))
   await expect(pine.getByRole('listitem').first()).toContainText(/(fence|stop) at/)
 
   await page.getByLabel('Rods').uncheck()

@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { computed } from 'vue'
+import { computed, ref } from 'vue'
 import { keptOf } from '#core/cutting/bin'
 import type { Cut } from '#core/cutting/cuts'
 import type { CutPlacement } from '#core/cutting/instance'
@@ -37,13 +37,28 @@ function again(cut: Cut): boolean {
 }
 /** About what a letter takes, px. */
 const LETTER = 6
+const nameOf = (p: CutPlacement) => names.value[p.partId]?.part ?? p.partId
+const named = (p: CutPlacement) => `${nameOf(p)} ${bare(p.length)}${p.width ? ` × ${bare(p.width)}` : ''}`
 /** A piece's name with its size where it fits in, else its name, else nothing. */
 function label(p: CutPlacement): string {
   if (high(p) < 14) return ''
-  const part = names.value[p.partId]?.part ?? p.partId
-  const sized = `${part} ${bare(p.length)}${p.width ? ` × ${bare(p.width)}` : ''}`
+  const [part, sized] = [nameOf(p), named(p)]
   const room = (px(p.length) - 10) / LETTER
   return sized.length <= room ? sized : part.length <= room ? part : ''
+}
+/** Pieces too small for their name have a letter, equal ones the same, and are named below. */
+const letters = computed(() => {
+  const small = placements.value.filter((p) => !label(p)).map(named)
+  return new Map([...new Set(small)].map((text, n) => [text, { letter: letterOf(n), count: small.filter((s) => s === text).length }])) // prettier-ignore
+})
+const letterOf = (n: number): string =>
+  (n < 26 ? '' : letterOf(Math.floor(n / 26) - 1)) + String.fromCharCode(97 + (n % 26))
+/** The cuts are drawn with their numbers while they are read. */
+const open = ref(false)
+/** Where a cut's number stands: a rip's near its end, a cross-cut's in its middle; px. */
+function numberAt({ from, to, direction }: Cut): { x: number; y: number } {
+  const rip = direction === 'rip' && props.sheet.job.instance.kind === '2d'
+  return rip ? { x: px(Math.max(from.x, to.x)) - 9, y: px(from.y) } : { x: px(from.x), y: px((from.y + to.y) / 2) }
 }
 </script>
 
@@ -84,6 +99,9 @@ function label(p: CutPlacement): string {
             </title>
           </rect>
           <text v-if="label(p)" :x="px(p.x) + 5" :y="px(p.y) + Math.min(14, high(p) - 3)">{{ label(p) }}</text>
+          <text v-else class="middle" :x="px(p.x + p.length / 2)" :y="px(p.y) + high(p) / 2 + 3.5">
+            {{ letters.get(named(p))?.letter }}
+          </text>
         </g>
         <g v-for="(l, i) in kept" :key="`k${i}`">
           <rect class="kept" :x="px(l.x)" :y="px(l.y)" :width="px(l.length)" :height="px(l.width)" />
@@ -92,12 +110,31 @@ function label(p: CutPlacement): string {
             <template v-if="stock.width">× {{ bare(l.width, 'down') }}</template>
           </text>
         </g>
+        <g v-if="open" aria-hidden="true">
+          <line
+            v-for="c in cuts"
+            :key="`c${c.number}`"
+            class="cut"
+            :x1="px(c.from.x)"
+            :y1="px(c.from.y)"
+            :x2="px(c.to.x)"
+            :y2="px(c.to.y)"
+          />
+          <text v-for="c in cuts" :key="`t${c.number}`" class="number" :x="numberAt(c).x" :y="numberAt(c).y + 4">
+            {{ c.number }}
+          </text>
+        </g>
       </svg>
     </div>
+    <p v-if="letters.size > 0" class="small letters">
+      <span v-for="[text, { letter, count }] in letters" :key="letter">
+        <b>{{ letter }}</b> {{ text }}<template v-if="count > 1">, {{ count }} of them</template>
+      </span>
+    </p>
     <button v-if="done" class="btn tiny no-print" @click="emit('cut')">
       It is cut{{ kept.length > 0 ? ': the rest into the bin' : '' }}
     </button>
-    <details>
+    <details @toggle="open = ($event.target as HTMLDetailsElement).open">
       <summary>
         {{ cuts.length }} cuts in order<template v-if="cuts.length > 1">, {{ settings }} settings of the saw</template>
       </summary>
@@ -154,6 +191,27 @@ svg {
 text {
   font-size: 11px;
   fill: var(--wood-line);
+}
+text.middle {
+  text-anchor: middle;
+}
+.letters {
+  display: flex;
+  flex-wrap: wrap;
+  gap: 2px 16px;
+  margin: 4px 0;
+}
+.cut {
+  stroke: var(--ink);
+  stroke-width: 1.4;
+}
+text.number {
+  font-weight: 650;
+  text-anchor: middle;
+  fill: var(--ink);
+  stroke: var(--paper);
+  stroke-width: 3;
+  paint-order: stroke;
 }
 details {
   font-size: 14px;

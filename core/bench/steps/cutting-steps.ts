@@ -1,15 +1,13 @@
 import { PAIR } from '../../cutting/from-holders'
 import { drawnWidth, type SheetCuts } from '../../cutting/sheets-used'
-import type { Board, HolderModel } from '../../model/model'
+import type { HolderModel } from '../../model/model'
 import { isEnough, mayTurn } from '../../shop/pieces-of-stock'
 import { formatPlaces } from '../../shop/places'
 import type { Shop } from '../../shop/shop'
-import { usualGlue } from '../../shop/usual-choice'
 import { formatLength } from '../../units/format-length'
-import { formatAngle } from '../../units/angle'
-import { bevelOf, cutOf, layersOf } from './features'
+import { cutOf } from './features'
 import { sawFor } from './machines'
-import { step, wants, type Bench, type Step } from './step'
+import { step, type Bench, type Step } from './step'
 import { MINUTES } from './times'
 import { fewNames, lower } from './words'
 
@@ -23,7 +21,7 @@ const NARROW = 80
 /** A piece of stock heavier than one person carries: its area, mm². */
 const HEAVY_SHEET = 2e6
 
-const NO_SAW = 'No saw in the shop makes this cut: have it cut, or add one under the shop’s saws.'
+export const NO_SAW = 'No saw in the shop makes this cut: have it cut, or add one under the shop’s saws.'
 
 /**
  * Features of the pieces of one holder in the order in which they lie on the sheets, such as `cut:rail#1`; what is cut
@@ -85,7 +83,7 @@ export function cuttingSteps({ model, shop, cuts, cut }: Bench, holder: string):
   const stocks = [...new Set(rest.map((p) => p.stock))]
   return [
     ...(already.length > 0 ? [alreadyCut(already)] : []),
-    ...planned.map(([sheet, features]) => fromSheet(shop, sheet, features)),
+    ...planned.map(([sheet, features]) => fromSheet(shop, sheet, features, holder)),
     ...stocks.map((id) => bySize(shop, id, rest.filter((p) => p.stock === id))), // prettier-ignore
   ]
 }
@@ -104,7 +102,7 @@ const alreadyCut = (pieces: ReturnType<typeof wanted>): Step =>
     minutes: 0,
   })
 
-function fromSheet(shop: Shop, sheet: SheetCuts, features: string[]): Step {
+function fromSheet(shop: Shop, sheet: SheetCuts, features: string[], holder: string): Step {
   const { job, cuts, stock } = sheet
   const round = job.instance.kind === '1d'
   const whole = { thickness: job.stock.thickness, tilt: 0 }
@@ -130,7 +128,7 @@ function fromSheet(shop: Shop, sheet: SheetCuts, features: string[]): Step {
       ...[...saws].map(([direction, name]) => ({ label: direction === 'rip' ? 'Rips' : 'Cross-cuts', value: name })),
       { label: 'Kerf reckoned with', value: formatLength(job.instance.kerf, shop) },
     ],
-    says: [...(sheet.noGo.length > 0 ? [`Keep clear of ${formatPlaces(sheet.noGo, (mm) => formatLength(mm, shop))} from its datum end and lower edge: mark it first; nails out or away from the blade.`] : []), ...says], // prettier-ignore
+    says: [...(sheet.noGo.length > 0 ? [`Keep clear of ${formatPlaces(sheet.noGo, (mm) => formatLength(mm, shop))} from its datum end and lower edge: mark it first; nails out or away from the blade.`] : []), ...says, comesOut(sheet, holder, shop)], // prettier-ignore
     cautions: [
       ...(rips.some((r) => r.fence < NARROW) ? [RIPPING] : []),
       ...(stock.length * stock.width > HEAVY_SHEET ? ['A full sheet weighs 25 to 37 kg: two people, or cut it down first.'] : []), // prettier-ignore
@@ -142,6 +140,19 @@ function fromSheet(shop: Shop, sheet: SheetCuts, features: string[]): Step {
     minutes: MINUTES.setUp + MINUTES.cut * cuts.length,
     show: { look: 'sheet', boards: [sheet.key] },
   })
+}
+
+/** The pieces of one holder that a piece of stock gives, equal ones together. */
+function comesOut({ job, placements }: SheetCuts, holder: string, shop: Shop): string {
+  const count = new Map<string, number>()
+  for (const p of placements) {
+    if (!p.partId.split(PAIR).some((id) => id.startsWith(`${holder}/`))) continue
+    const size = `${formatLength(p.length, shop)}${p.width ? ` × ${formatLength(p.width, shop)}` : ''}`
+    const name = `${lower(job.names[p.partId]!.part)} ${size}`
+    count.set(name, (count.get(name) ?? 0) + 1)
+  }
+  const pieces = [...count].map(([name, n]) => (n === 1 ? name : `${n} × ${name}`))
+  return `Out of it come: ${pieces.join('; ')}. Write its name on each as it comes off the saw.`
 }
 
 export const RIPPING =
@@ -179,74 +190,4 @@ function bySize(shop: Shop, stockId: string, pieces: ReturnType<typeof wanted>):
     makes: pieces.map((p) => p.feature),
     minutes: MINUTES.setUp + MINUTES.cut * pieces.length,
   })
-}
-
-/** Boards with the same bevel on the same width and thickness: one set-up of the saw. */
-function alikeBevels(boards: readonly Board[]): Board[][] {
-  const groups = new Map<string, Board[]>()
-  for (const b of boards.filter((x) => x.bevel)) {
-    const key = `${b.bevel!.tilt} ${b.width.toFixed(2)} ${b.thickness}`
-    groups.set(key, [...(groups.get(key) ?? []), b])
-  }
-  return [...groups.values()]
-}
-
-/** Strips ripped at their bevel, and layers glued up. */
-export function blankSteps({ model, shop }: Bench): Step[] {
-  const bevels = alikeBevels(model.boards).flatMap((alike): Step[] => {
-    const b = alike.reduce((most, x) => (x.length > most.length ? x : most))
-    const { tilt } = b.bevel!
-    const saw = sawFor(shop, 'rip', { long: b.length, fence: b.width, thickness: b.thickness, tilt })
-    const ids = alike.map((x) => x.id)
-    return [
-      step({
-        id: `bevel:${alike[0]!.id}`,
-        kind: 'bevel',
-        title: alike.length === 1 ? `Rip the bevel of the ${b.name.toLowerCase()}` : `Rip the bevels of ${fewNames(alike.map((x) => lower(x.name)))}`, // prettier-ignore
-        parts: ids,
-        settings: [
-          { label: 'Saw', value: saw?.name ?? NO_SAW },
-          { label: 'Tilt', value: formatAngle(tilt) },
-          { label: 'Wide face', value: formatLength(b.width, shop) },
-          { label: 'Narrow face', value: formatLength(b.width - b.thickness * Math.tan((tilt * Math.PI) / 180), shop) },
-        ],
-        says: [
-          `Tilt the blade to ${formatAngle(tilt)} and set the fence by a test cut: the wide face comes out at ${formatLength(b.width, shop)}.`,
-          saw?.tiltsTo ? `${saw.name} tilts to the ${saw.tiltsTo}: the fence goes on the side that the blade leans away from.` : 'The fence goes on the side that the blade leans away from.', // prettier-ignore
-          `Flatten the sharp edge by ${formatLength(shop.settings.stripFlat, shop)}, so that dust below it does not hold it off.`,
-        ],
-        cautions: [`${RIPPING} The bevel leaves an edge that cuts: gloves off at the saw, and flatten it at once.`],
-        makes: ids.map(bevelOf),
-        wants: wants(...ids.map((id) => cutOf(id, 1))),
-        minutes: MINUTES.setUp + MINUTES.bevel * alike.length,
-        show: { look: 'side', boards: [b.id] },
-      }),
-    ]
-  })
-  const layers = model.boards
-    .filter((b) => b.layers > 1)
-    .map((b): Step => {
-      const glue = usualGlue(shop)
-      return step({
-        id: `layer:${b.id}`,
-        kind: 'layer',
-        title: `Glue the ${b.name.toLowerCase()} up from ${b.layers} layers`,
-        parts: [b.id],
-        settings: [
-          { label: 'Glue', value: glue?.name ?? 'wood glue' },
-          ...(glue ? [{ label: 'Clamped for', value: `${glue.clampTime} min` }] : []),
-        ],
-        says: [
-          'Grain the same way in all of them; a thin even coat on one face of each pair.',
-          'Line the datum ends and back edges up, two brads in the waste keep them from sliding; clamp from the middle outwards.',
-          'Wipe off what squeezes out before it skins over.',
-        ],
-        makes: [layersOf(b.id)],
-        wants: wants(...Array.from({ length: b.layers }, (_, n) => cutOf(b.id, n + 1))),
-        minutes: MINUTES.layer + MINUTES.glue * (b.layers - 1),
-        sets: glue?.clampTime ?? 60,
-        show: { look: 'board', boards: [b.id] },
-      })
-    })
-  return [...bevels, ...layers]
 }

@@ -1,4 +1,5 @@
-import { blankSteps, cuttingSteps } from './cutting-steps'
+import { blankSteps } from './blank-steps'
+import { cuttingSteps } from './cutting-steps'
 import { hangingSteps } from './hanging-steps'
 import { joiningSteps } from './joining-steps'
 import { markSteps } from './mark-steps'

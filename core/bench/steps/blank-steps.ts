@@ -1,0 +1,80 @@
+import type { Board } from '../../model/model'
+import { usualGlue } from '../../shop/usual-choice'
+import { formatAngle } from '../../units/angle'
+import { formatLength } from '../../units/format-length'
+import { NO_SAW, RIPPING } from './cutting-steps'
+import { bevelOf, cutOf, layersOf } from './features'
+import { sawFor } from './machines'
+import { step, wants, type Bench, type Step } from './step'
+import { MINUTES } from './times'
+import { fewNames, lower } from './words'
+
+/** Boards with the same bevel on the same width and thickness: one set-up of the saw. */
+function alikeBevels(boards: readonly Board[]): Board[][] {
+  const groups = new Map<string, Board[]>()
+  for (const b of boards.filter((x) => x.bevel)) {
+    const key = `${b.bevel!.tilt} ${b.width.toFixed(2)} ${b.thickness}`
+    groups.set(key, [...(groups.get(key) ?? []), b])
+  }
+  return [...groups.values()]
+}
+
+/** Strips ripped at their bevel, and layers glued up. */
+export function blankSteps({ model, shop }: Bench): Step[] {
+  const bevels = alikeBevels(model.boards).flatMap((alike): Step[] => {
+    const b = alike.reduce((most, x) => (x.length > most.length ? x : most))
+    const { tilt } = b.bevel!
+    const saw = sawFor(shop, 'rip', { long: b.length, fence: b.width, thickness: b.thickness, tilt })
+    const ids = alike.map((x) => x.id)
+    return [
+      step({
+        id: `bevel:${alike[0]!.id}`,
+        kind: 'bevel',
+        title: alike.length === 1 ? `Rip the bevel of the ${b.name.toLowerCase()}` : `Rip the bevels of ${fewNames(alike.map((x) => lower(x.name)))}`, // prettier-ignore
+        parts: ids,
+        settings: [
+          { label: 'Saw', value: saw?.name ?? NO_SAW },
+          { label: 'Tilt', value: formatAngle(tilt) },
+          { label: 'Wide face', value: formatLength(b.width, shop) },
+          { label: 'Narrow face', value: formatLength(b.width - b.thickness * Math.tan((tilt * Math.PI) / 180), shop) },
+        ],
+        says: [
+          `Tilt the blade to ${formatAngle(tilt)} and set the fence by a test cut: the wide face comes out at ${formatLength(b.width, shop)}.`,
+          saw?.tiltsTo ? `${saw.name} tilts to the ${saw.tiltsTo}: the fence goes on the side that the blade leans away from.` : 'The fence goes on the side that the blade leans away from.', // prettier-ignore
+          `Flatten the sharp edge by ${formatLength(shop.settings.stripFlat, shop)}, so that dust below it does not hold it off.`,
+        ],
+        cautions: [`${RIPPING} The bevel leaves an edge that cuts: gloves off at the saw, and flatten it at once.`],
+        makes: ids.map(bevelOf),
+        wants: wants(...ids.map((id) => cutOf(id, 1))),
+        minutes: MINUTES.setUp + MINUTES.bevel * alike.length,
+        show: { look: 'side', boards: [b.id] },
+      }),
+    ]
+  })
+  const layers = model.boards
+    .filter((b) => b.layers > 1)
+    .map((b): Step => {
+      const glue = usualGlue(shop)
+      return step({
+        id: `layer:${b.id}`,
+        kind: 'layer',
+        title: `Glue the ${b.name.toLowerCase()} up from ${b.layers} layers`,
+        parts: [b.id],
+        settings: [
+          { label: 'Glue', value: glue?.name ?? 'wood glue' },
+          ...(glue ? [{ label: 'Clamped for', value: `${glue.clampTime} min` }] : []),
+        ],
+        says: [
+          'Grain the same way in all of them; a thin even coat on one face of each pair.',
+          'Line the datum ends and back edges up, two brads in the waste keep them from sliding; clamp from the middle outwards.',
+          'Wipe off what squeezes out before it skins over.',
+        ],
+        makes: [layersOf(b.id)],
+        wants: wants(...Array.from({ length: b.layers }, (_, n) => cutOf(b.id, n + 1))),
+        minutes: MINUTES.layer + MINUTES.glue * (b.layers - 1),
+        sets: glue?.clampTime ?? 60,
+        show: { look: 'board', boards: [b.id] },
+      })
+    })
+  return [...bevels, ...layers]
+}
