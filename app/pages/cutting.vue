@@ -3,7 +3,7 @@ import { computed, ref, watch } from 'vue'
 import { jobsOf, type CuttingJob } from '#core/cutting/from-holders'
 import type { CutPlan } from '#core/cutting/instance'
 import { noPlaceIn, type NoPlace } from '#core/cutting/no-place'
-import { sheetsUsed } from '#core/cutting/sheets-used'
+import { drawnWidth, sheetsUsed, type SheetCuts } from '#core/cutting/sheets-used'
 import { cutPieces, stillCut } from '#core/model/work'
 import { useBuildables } from '~/composables/useBuildables'
 import { useCutUp } from '~/composables/useCutUp'
@@ -30,9 +30,14 @@ function toggle(id: string) {
 const jobs = computed(() => (records.shop ? jobsOf(records.shop, chosen.value) : []))
 watch(jobs, (now) => run(now), { immediate: true })
 
-/** The widest drawing, px. */
+/** The widest drawing, and what a small piece of stock is drawn up to so that it can be read, px. */
 const WIDE = 860
-const scaleOf = (job: CuttingJob) => WIDE / Math.max(...job.instance.stock.map((s) => s.length))
+const SMALL = { wide: 520, high: 200 }
+function scaleOf(sheet: SheetCuts): number {
+  const { job, stock } = sheet
+  const alike = WIDE / Math.max(...job.instance.stock.map((s) => s.length))
+  return Math.max(alike, Math.min(SMALL.wide / stock.length, SMALL.high / drawnWidth(sheet)))
+}
 
 const sheetsOf = (job: CuttingJob, plan: CutPlan) => sheetsUsed(job, plan, records.shop!)
 /** Every piece of stock that is cut, of all jobs together. */
@@ -103,7 +108,7 @@ const pageOf = (p: NoPlace) => {
           v-for="sheet in sheetsOf(job, plans[job.stock.id]!.plan)"
           :key="sheet.key"
           :sheet="sheet"
-          :scale="scaleOf(job)"
+          :scale="scaleOf(sheet)"
           :done="plans[job.stock.id]!.done"
           @cut="cutNow(sheet.key)"
         />
