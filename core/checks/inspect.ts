@@ -4,6 +4,7 @@ import { checkArms } from './arms'
 import { checkBearings } from './bearing'
 import { checkBits } from './bit'
 import { checkBoardLengths } from './board-length'
+import { checkCutBefore } from './cut-before'
 import { checkFingers } from './finger'
 import { checkHooks } from './hooks'
 import { checkMagnets } from './magnets'
@@ -42,6 +43,7 @@ const CHECKS: readonly Check[] = [
   checkReach,
   checkBoardLengths,
   checkStock,
+  checkCutBefore,
 ]
 
 /**

@@ -1,7 +1,7 @@
 import { stockOf } from '../forms/choice-value'
 import { formOf } from '../forms/all-forms'
 import type { Board, Rod, Seat } from '../model/model'
-import { canBeTrimmed, cutBefore, layersLeft, stillCut } from '../model/work'
+import { layersLeft, stillCut } from '../model/work'
 import { isEnough, isRound, mayTurn, piecesOf } from '../shop/pieces-of-stock'
 import type { Stock } from '../shop/shop'
 import { formatLength } from '../units/format-length'
@@ -21,9 +21,7 @@ interface Part {
 }
 
 /** Whether each part can be cut from the stock it is to be made of, or from what is in the bin; what is cut already is. */
-export const checkStock: Check = (subject) => [...recut(subject), ...stockVerdicts(subject)]
-
-function stockVerdicts(subject: Subject): Verdict[] {
+export const checkStock: Check = (subject) => {
   const parts = partsOf(subject)
   if (parts.length === 0) return []
   const wanting = parts.filter((part) => !canBeCut(subject, part))
@@ -73,28 +71,6 @@ function tooLarge(subject: Subject, part: Part): Verdict {
     measured: { value, limit, sense: 'at most', quantity: 'length', print: 'up' },
     candidates: [...otherStock(subject, part), ...smaller(subject, part)],
   }
-}
-
-/** Parts that were cut before the plan changed: to another size, or of other stock. */
-function recut({ model, input: { shop, cut } }: Subject): Verdict[] {
-  if (!cut) return []
-  const size = (length: number, width: number): string => `${formatLength(length, shop)} × ${formatLength(width, shop)}`
-  return cutBefore(model, cut).map((before): Verdict => {
-    const { part, was } = before
-    const name = (id: string): string => shop.stock.find((s) => s.id === id)?.name ?? 'other stock'
-    const of = was.stock === part.stock ? '' : ` of ${name(was.stock)}`
-    const now = size(part.length, 'width' in part ? part.width : part.diameter)
-    return {
-      id: `cut:${part.id}`,
-      check: 'cut',
-      title: 'Cut already',
-      level: 'watch',
-      says: `${part.name} was cut ${size(was.length, was.width)}${of}, before the plan changed; now it is ${now}${of && ` of ${name(part.stock)}`}. ${canBeTrimmed(before) ? 'Trim it, or cut it again' : 'It is to be cut again'}.`, // prettier-ignore
-      seats: [],
-      ...('width' in part ? { board: part.id } : {}),
-      candidates: [],
-    }
-  })
 }
 
 /** Stock of the shop that is large enough, and is asked for in the same place: the one of the nearest thickness first. */
