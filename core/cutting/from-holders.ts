@@ -26,7 +26,7 @@ function stockFor(shop: Shop, stock: Stock, widest: number): { stock: CutStock[]
     if (at) {
       const number = (parts.get(id) ?? 0) + 1
       parts.set(id, number)
-      id = `${id} part ${number}`
+      id = `${id}${PART_OF_OFFCUT}${number}`
       sound[id] = { offcut: offcut.id, at }
     }
     return { id, length, width, count: 1, isOffcut: true }
@@ -43,6 +43,9 @@ export interface ToCut {
   model: HolderModel
   cut?: ReadonlySet<string>
 }
+
+/** Between the id of an offcut as stock and the number of its sound part. */
+export const PART_OF_OFFCUT = ' part '
 
 /** Between the ids of two strips that are ripped from one piece. */
 export const PAIR = ' + '

@@ -1,7 +1,9 @@
 import type { Shop } from '../shop/shop'
 import { jobsOf, type ToCut } from './from-holders'
+import type { CutInstance, CutPlan } from './instance'
 import { meansUntil } from './means'
 import { noPlaceIn, type NoPlace } from './no-place'
+import { withoutUsed } from './offcuts-used'
 import { randomFrom } from './random'
 import { sheetsUsed, type SheetCuts } from './sheets-used'
 import { cutting } from './solve'
@@ -20,17 +22,27 @@ export interface QuickPlan {
  * The page of cutting looks longer.
  */
 export function quickPlan(shop: Shop, holders: readonly ToCut[]): QuickPlan {
-  const plans = jobsOf(shop, holders).map((job): QuickPlan => {
-    const search = cutting(
-      job.instance,
-      meansUntil(randomFrom(1), ROUNDS, null, () => 0, Infinity),
-    )
-    for (;;) {
-      const { value, done } = search.next()
-      if (done) return { cuts: sheetsUsed(job, value, shop), noPlace: noPlaceIn(job, value) }
-    }
-  })
-  return { cuts: plans.flatMap((p) => p.cuts), noPlace: plans.flatMap((p) => p.noPlace) }
+  const plans: CutPlan[] = []
+  const cuts: SheetCuts[] = []
+  const noPlace: NoPlace[] = []
+  for (const job of jobsOf(shop, holders)) {
+    const plan = quick(withoutUsed(job.instance, plans))
+    plans.push(plan)
+    cuts.push(...sheetsUsed(job, plan, shop))
+    noPlace.push(...noPlaceIn(job, plan))
+  }
+  return { cuts, noPlace }
+}
+
+function quick(instance: CutInstance): CutPlan {
+  const search = cutting(
+    instance,
+    meansUntil(randomFrom(1), ROUNDS, null, () => 0, Infinity),
+  )
+  for (;;) {
+    const { value, done } = search.next()
+    if (done) return value
+  }
 }
 
 /** The same without what has no place. */

@@ -3,17 +3,18 @@ import { describe, expect, it } from 'vitest'
 import { design } from '#core/choose/design'
 import { cutsOf } from '#core/cutting/cuts'
 import { jobsOf } from '#core/cutting/from-holders'
+import { quickPlan } from '#core/cutting/quick-cuts'
 import type { CutPlan } from '#core/cutting/instance'
 import { meansUntil } from '#core/cutting/means'
 import { randomFrom } from '#core/cutting/random'
 import { readInstance } from '#core/cutting/read-instance'
 import { cutting } from '#core/cutting/solve'
-import { filledRow } from '#core/shop/lists'
+import { filledRow, type Row } from '#core/shop/lists'
 import type { Shop } from '#core/shop/shop'
 import { allForms } from '#core/forms/all-forms'
 import { anyHolder } from './any-holder'
 import { panels } from './cut-instances'
-import { railOf, threeMallets } from './samples'
+import { railOf, shopWith, threeMallets } from './samples'
 
 const plan = (instance: Parameters<typeof cutting>[0]): CutPlan => {
   const search = cutting(
@@ -112,4 +113,33 @@ describe('the cuts of a sheet', () => {
     expect(cutsOf(100, 63, near, 3)[0]).toMatchObject({ direction: 'cross', fence: 40 })
     expect(() => cutsOf(100, 100, wheel, 0)).toThrow('edge to edge')
   })
+})
+
+describe('an offcut that does instead of two kinds of stock', () => {
+  const usual = shopWith()
+  const pine = usual.stock.find((s) => s.form === 'board')!
+  const offcut = (noGo: string) => filledRow('offcuts', { id: 'o', name: 'Off', material: pine.material, thickness: pine.thickness, length: 1000, width: 100, noGo }) as Row<'offcuts'> // prettier-ignore
+  const stock = [pine, { ...pine, id: 'pine-wide', name: 'Pine wide', width: 200 }]
+
+  it.each(['', '500 to 520'])('is cut up for one of them, kept clear at “%s”', (noGo) => {
+    const shop: Shop = { ...usual, stock, offcuts: [offcut(noGo)] }
+    const { model } = design(railOf(threeMallets(), { railStock: 'pine-wide', backStock: pine.id }, shop))
+    const { cuts, noPlace } = quickPlan(shop, [{ id: 'h', model: model! }])
+    expect(noPlace).toEqual([])
+    expect(cuts.filter((c) => c.offcut === 'o')).toHaveLength(1)
+    expect(cuts.flatMap((c) => c.placements).map((p) => p.partId).sort()).toEqual(['h/back', 'h/rail']) // prettier-ignore
+  })
+
+  it('stands in no two places in the cutting of any holder', () =>
+    fc.assert(
+      fc.property(fc.constantFrom(...allForms).chain(anyHolder), (input) => {
+        const boards = input.shop.stock.map((s) => ({ ...s, material: pine.material, thickness: pine.thickness }))
+        const shop = { ...input.shop, stock: boards, offcuts: [offcut('')] }
+        const { model } = design({ ...input, shop })
+        if (!model) return
+        const { cuts } = quickPlan(shop, [{ id: 'h', model }])
+        expect(new Set(cuts.map((c) => c.key)).size).toBe(cuts.length)
+      }),
+      { numRuns: 60, seed: 8 },
+    ))
 })

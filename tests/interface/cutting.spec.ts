@@ -91,3 +91,14 @@ test('a part that no board is large enough for is told in the cutting, and the w
   await expect(told).toHaveCount(0)
   await saved(page)
 })
+
+test('an offcut that would do for two kinds of stock is cut up for one', async ({ page, service }) => {
+  const [pine] = shopWith().stock
+  const stock = [pine!, { ...pine!, id: 'pine-wide', name: 'Pine wide', width: 200 }]
+  const offcuts = [{ id: 'o', name: 'Plank end', form: 'board' as const, material: pine!.material, thickness: pine!.thickness, length: 700, width: 100, grain: pine!.grain, noGo: '', note: '' }] // prettier-ignore
+  await shopFor(page, service, { tools: threeMallets(), rail: { backStock: 'pine-wide' }, shop: { stock, offcuts } })
+  await page.goto('/cutting')
+  await expect(page.getByTestId('to-buy')).toContainText('1 × Pine wide')
+  await expect(page.locator('figcaption').filter({ hasText: 'Plank end' })).toHaveCount(1)
+  await expect(page.getByTestId('to-buy')).toContainText('From the bin: Plank end')
+})
