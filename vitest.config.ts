@@ -11,7 +11,12 @@ export default defineConfig({
     projects: [
       {
         extends: true,
-        test: { name: 'unit', include: ['core/**/*.test.ts', 'tests/core/**/*.test.ts', 'tests/app/**/*.test.ts'] },
+        test: {
+          name: 'unit',
+          include: ['core/**/*.test.ts', 'tests/core/**/*.test.ts', 'tests/app/**/*.test.ts'],
+          // searches without a clock take what the machine takes: no test is one of speed
+          testTimeout: 30000,
+        },
       },
       {
         extends: true,
