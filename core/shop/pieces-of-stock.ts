@@ -42,7 +42,12 @@ export function piecesOf(shop: Shop, stock: Stock, widest: number): StockPiece[]
   return [bought, ...offcuts.flatMap((o) => soundPieces(shop, o, width(o.width)))]
 }
 
-/** Whether some piece of a kind of stock, or of what does instead of it, is large enough. @param turning it may lie across */
+/**
+ * Whether some piece of a kind of stock, or of what does instead of it, is large enough for a part.
+ * @param length of the part along the stock's length, mm
+ * @param width across it, mm; 0 for rods and pipe
+ * @param turning it may lie across as well
+ */
 export function isEnough(shop: Shop, stock: Stock, length: number, width: number, turning: boolean): boolean {
   const widest = turning ? Math.max(length, width) : width
   return piecesOf(shop, stock, widest).some((p) => holds(p, length, width) || (turning && holds(p, width, length)))
