@@ -10,7 +10,7 @@ import { SecondSearch } from './second-search'
 export const ROUNDS = 1_000_000
 
 /** A second search is begun when the first has been at it for so long, and if so much is left, ms. */
-const AFTER = 2000
+const AFTER = 1000
 const WORTH = 2000
 
 /**

@@ -12,7 +12,10 @@ process.once('disconnect', () => process.exit())
 process.once('message', async (what) => {
   const { instance, seed, seconds } = what as ToSecondSearch
   // the clock began when the process did
-  const means = meansUntil(randomFrom(seed), ROUNDS, await linearSolver(), now, seconds * 1000)
+  const means = {
+    ...meansUntil(randomFrom(seed), ROUNDS, await linearSolver(), now, seconds * 1000),
+    second: true,
+  }
   const search = cutting(instance, means)
   let step = search.next()
   while (!step.done) {

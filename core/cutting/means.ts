@@ -11,6 +11,8 @@ export interface Means {
   /** Rounds of the search at most. */
   readonly rounds: number
   readonly solver: LinearSolver | null
+  /** It is the second search for one plan, and rather begins with what the first one comes to late. */
+  readonly second?: boolean
 }
 
 /**

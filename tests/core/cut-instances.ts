@@ -171,6 +171,28 @@ function panelsThatWereSheets(seed: number, freely: boolean): Known {
   return { family, instance: instance(kept), best: need > big ? m : Math.max(0, Math.ceil(need / area)) }
 }
 
+/** Panels of four to six sheets, some of which shrank by a few millimetres: next to nothing may be wasted. */
+export function panelsShrunkALittle(seed: number): Known {
+  const random = mixed(seed)
+  const sheet = SHEETS[0]!
+  const n = 4 + below(random, 3)
+  const kerf = [0, 2, 3, 3.2][below(random, 4)]!
+  const each = Math.min(8 + below(random, 20), Math.floor(150 / n))
+  const by = 1 + below(random, 6)
+  const share = 0.1 + 0.9 * random()
+  const grid = [1, 1, 5, 10][below(random, 4)]!
+  const canRotate = random() < 0.5
+  const rects = Array.from({ length: n }, () => dissect(random, sheet, each, kerf, grid, 60))
+    .flat()
+    .map((r) =>
+      random() < share ? { length: r.length - below(random, by + 1), width: r.width - below(random, by + 1) } : r,
+    )
+  const family = `${each < 13 ? 'to 12' : each < 19 ? 'to 18' : 'more'} each`
+  const stock = [{ id: 'sheet', ...sheet, isOffcut: false }]
+  const parts = named(shuffled(random, rects), () => canRotate)
+  return { family, instance: { id: `little-${seed}`, kind: '2d', kerf, stock, parts }, best: n }
+}
+
 /** Lengths whose best plan is known, for they were bars. */
 export function lengths(seed: number): Known {
   const random = mixed(seed)

@@ -26,7 +26,7 @@ function planOf(times: number, problem: Problem, limit: number, seed: number): L
 
 describe('blocks in turn', () => {
   const block = (largest: number, l: number, net: number): Waiting => ({
-    ...{ l, w: 1, net, turns: false, holds: new Int32Array(1), name: 0, largest, made: 0 },
+    ...{ l, w: 1, net, turns: false, holds: new Int32Array(1), name: 0, largest, uneven: 0, joins: 0, made: 0 },
   })
   const blocks = [block(0, 10, 9), block(0, 10, 8), block(0, 10, 10), block(2, 90, 60), block(2, 80, 79)]
 

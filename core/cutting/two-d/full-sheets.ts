@@ -3,6 +3,7 @@ import type { Means } from '../means'
 import { buildUp, type FullSheet } from './build-up'
 import { layFull, type Layout } from './layout'
 import type { Play } from './snug/blocks'
+import { BySteps } from './snug/by-steps'
 import { fillSnugly, playFor } from './snug/fill'
 import { areaOfAll, demandOf, type Problem } from './sheets'
 
@@ -46,6 +47,7 @@ export class FullSheets {
   private level = 0
   private snugLevel = 0
   private chosenFrom = ''
+  private readonly bySteps: BySteps
 
   constructor(
     private readonly problem: Problem,
@@ -54,6 +56,7 @@ export class FullSheets {
   ) {
     this.room = roomFor(problem, least)
     this.slack = Math.max(0, this.room - areaOfAll(problem))
+    this.bySteps = new BySteps(problem, this.slack, this.room)
   }
 
   /** What blocks may waste, where that is next to nothing, for some times the share that the plan may waste. */
@@ -66,7 +69,22 @@ export class FullSheets {
 
   /** Builds up once more with more waste allowed, and lays the full sheets that together cover most. */
   next(limit: number): Layout {
-    const drawn = this.snug(limit) ?? this.grown(limit)
+    return this.laid(this.snug(limit) ?? this.grown(limit))
+  }
+
+  /** Whether sides that nearly agree may tell more. @param sated how often that may take long */
+  agree(sated: number): boolean {
+    return this.bySteps.goes(sated)
+  }
+
+  /** Looks for sides that nearly agree, and lays the full sheets that together cover most. */
+  agreeing(limit: number): Layout {
+    const full = this.bySteps.next(limit, this.means.over)
+    full.forEach(this.add)
+    return this.laid(full)
+  }
+
+  private laid(drawn: readonly FullSheet[]): Layout {
     const byShape: number[][] = this.problem.shapes.map(() => [])
     this.problem.pieces.forEach((shape, piece) => byShape[shape]!.push(piece))
     const laid = drawn.map((f) =>

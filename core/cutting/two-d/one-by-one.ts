@@ -5,6 +5,7 @@ import type { Layout } from './layout'
 import { together, without } from './rest'
 import { areaOfAll, stockWithin, type Problem } from './sheets'
 import { SlicingSearch, type Course } from './slicing/search'
+import { largestFirst } from './snug/filled'
 import { SnugSheets, type SnugSheet } from './snug/sheets'
 
 /** How many sheets are left to be filled in another way. */
@@ -123,14 +124,4 @@ export class OneByOne {
   private limitBeside(full: readonly FullSheet[]): number {
     return this.limit - full.reduce((sum, f) => sum + this.problem.sheets[f.sheet]!.cost, 0)
   }
-}
-
-/** Full sheets in order, those first whose pieces are large for the sheet. */
-function largestFirst({ found, packing }: SnugSheets, { shapes, sheets }: Problem): SnugSheet[] {
-  const weight = ({ holds, sheet }: SnugSheet): number =>
-    packing.counts(holds).reduce((sum, n, shape) => sum + n * shapes[shape]!.area ** 2, 0) / sheets[sheet]!.area ** 2
-  return found
-    .map((s): [number, SnugSheet] => [weight(s), s])
-    .sort((a, b) => b[0] - a[0])
-    .map(([, s]) => s)
 }

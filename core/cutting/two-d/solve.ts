@@ -124,6 +124,7 @@ class Cheaper {
     const count = this.rounds++
     if (count < LIGHT) this.singles(1)
     else if (!this.trees.goes || this.tight) this.others(count)
+    else if (this.agree) this.sheets.offer(this.full.agreeing(this.limit))
     else if (this.loose) {
       if (count % SELDOM > 0) this.fill()
       else if (!this.refill(1)) this.singles(1)
@@ -132,6 +133,12 @@ class Cheaper {
       if ((count - LIGHT) % SELDOM === 0) this.fill()
     }
     return this.sheets.least < this.single.least ? this.sheets.best : layoutOf(this.problem, this.single.best)
+  }
+
+  /** Whether sides that nearly agree are looked for now: where more may be wasted by a second search only, else by the first. */
+  private get agree(): boolean {
+    const { loose, tight, means } = this
+    return !tight && loose === (means.second ?? false) && this.full.agree(loose ? 1 : 2)
   }
 
   private get done(): boolean {

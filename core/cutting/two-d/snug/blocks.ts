@@ -20,6 +20,9 @@ export interface SnugBlock {
   readonly name: number
   /** The rank by area of its largest piece, from 0 up. */
   readonly largest: number
+  /** What the sides that are joined in it differ by together, mm, and how many joins there are. */
+  readonly uneven: number
+  readonly joins: number
   /** A shape, or what it is joined of. */
   readonly made: number | Join
 }
@@ -52,6 +55,8 @@ export interface Play {
   readonly most: number
   /** Large pieces are to be in as many blocks as small ones are; else the smallest blocks are built first. */
   readonly evenly?: boolean
+  /** Sides that are joined differ by no more, mm; else by as much as the area tells. */
+  readonly step?: number
 }
 
 /** Sums of names stay below this. */
@@ -59,6 +64,10 @@ export const PRIME = 2 ** 50 - 27
 
 /** Sides that differ by more are never joined, mm. */
 const WIDEST_STEP = 25
+
+/** All differences in a block together come to no more than so many steps, and so many more for each join. */
+const AT_ONCE = 0.8
+const FOR_EACH = 0.1
 
 const NONE: readonly Side[] = []
 
@@ -89,6 +98,7 @@ export class SnugBlocks {
   /** What sizes are counted in, mm. */
   private readonly unit: number
   private readonly thinnest: number
+  private readonly widest: number
 
   constructor(
     private readonly problem: Problem,
@@ -96,6 +106,7 @@ export class SnugBlocks {
   ) {
     this.exact = play.share === 0
     this.unit = this.exact ? 0.001 : 1
+    this.widest = play.step ?? WIDEST_STEP
     const demand = demandOf(problem)
     this.packing = new PackedCounts(demand)
     const wanted = problem.shapes.filter((_, shape) => demand[shape]! > 0)
@@ -107,7 +118,10 @@ export class SnugBlocks {
       const name = Math.floor(random() * PRIME)
       const largest = ranks[shape]!
       if (demand[shape]! > 0)
-        this.offer({ l, w, net: area, turns, holds: this.packing.one(shape), name, largest, made: shape })
+        this.offer({
+          ...{ l, w, net: area, turns, holds: this.packing.one(shape), name, largest, made: shape },
+          ...{ uneven: 0, joins: 0 },
+        })
     })
   }
 
@@ -169,7 +183,7 @@ export class SnugBlocks {
 
   /** How much narrower a block may be than what it is laid beside, when an area may be wasted, mm. */
   narrower(spare: number): number {
-    return this.exact ? 0 : Math.min(WIDEST_STEP, spare / this.thinnest)
+    return this.exact ? 0 : Math.min(this.widest, spare / this.thinnest)
   }
 
   private keep(oriented: Oriented): void {
@@ -198,7 +212,7 @@ export class SnugBlocks {
     const [along, across] = axis === 0 ? [l, w] : [w, l]
     const last = axisOf(mine) === axis ? (block.made as Join).last : block.number
     const spare = this.spare(2 * block.net) - (l * w - block.net)
-    const wider = this.exact ? 0 : Math.min(WIDEST_STEP, spare / along)
+    const wider = this.exact ? 0 : Math.min(this.widest, spare / along)
     const turns = block.turns && turning
     for (const sides of this.beside(axis, across, this.narrower(spare), wider, turning))
       for (const other of sides) {
@@ -219,12 +233,15 @@ export class SnugBlocks {
         }
         const net = block.net + b.net
         if (!this.exact && long * wide - net > this.spare(net)) continue
+        const uneven = block.uneven + b.uneven + Math.abs(gap)
+        const joins = block.joins + b.joins + 1
+        if (play.step !== undefined && uneven > play.step * (AT_ONCE + FOR_EACH * joins)) continue
         if (!this.packing.both(block.holds, other.holds)) continue
         const holds = this.packing.sum(block.holds, b.holds)
         const name = (block.name + b.name) % PRIME
         const largest = Math.max(block.largest, b.largest)
         const made: Join = { axis, parts: [mine, other], last: b.number }
-        this.offer({ l: nl, w: nw, net, turns, name, largest, holds, made })
+        this.offer({ l: nl, w: nw, net, turns, name, largest, uneven, joins, holds, made })
       }
   }
 

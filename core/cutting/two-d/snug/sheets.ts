@@ -11,6 +11,8 @@ export interface SnugSheet {
   readonly sheet: number
   /** What of it no piece takes, mm². */
   readonly waste: number
+  /** What the sides that are joined in it differ by together, and from the edges of the sheet, mm. */
+  readonly uneven: number
   readonly holds: Packed
   readonly rest: Rest
   readonly last: Oriented
@@ -33,6 +35,7 @@ interface Rest {
   readonly w: number
   /** Area of what was taken away, mm², and what it was. */
   readonly net: number
+  readonly uneven: number
   readonly holds: Packed
   readonly name: number
   /** What may still be wasted, mm². */
@@ -68,6 +71,11 @@ export class SnugSheets {
     return this.blocks.packing
   }
 
+  /** How many blocks there are. */
+  get built(): number {
+    return this.blocks.all.length
+  }
+
   /** @returns whether these are all there are whose blocks keep to the play */
   find(reach: Reach, over: () => boolean): boolean {
     this.blocks.build(reach.blocks, over)
@@ -79,7 +87,16 @@ export class SnugSheets {
   private takeAway(sheet: number, reach: Reach, over: () => boolean): boolean {
     const { l, w } = this.problem.sheets[sheet]!
     const { most } = this.play
-    const all: Rest = { l, w, net: 0, holds: this.packing.none(), name: 0, spare: this.play.most, taken: null }
+    const all: Rest = {
+      l,
+      w,
+      net: 0,
+      uneven: 0,
+      holds: this.packing.none(),
+      name: 0,
+      spare: this.play.most,
+      taken: null,
+    }
     this.close(sheet, all)
     // those first that have wasted little for what they have taken
     const key = (rest: Rest): number => (most - rest.spare) / most - (PROMISING * rest.net) / (l * w)
@@ -93,7 +110,7 @@ export class SnugSheets {
       open.push(rest)
     }
     for (let rest = open.pop(); rest; rest = open.pop()) {
-      if (this.found.length >= reach.sheets || rests++ > reach.rests || ((rests & 63) === 0 && over())) return false
+      if (this.found.length >= reach.sheets || rests++ > reach.rests || ((rests & 7) === 0 && over())) return false
       for (const axis of [0, 1] as const)
         for (const turning of [false, true]) this.smaller(sheet, rest, axis, turning, keep)
     }
@@ -122,6 +139,7 @@ export class SnugSheets {
         if (!packing.both(from.holds, side.holds)) continue
         const rest: Rest = {
           ...{ l: rl, w: rw, net: from.net + block.net, spare: from.spare - lost },
+          uneven: from.uneven + block.uneven + across - side.across,
           holds: packing.sum(from.holds, block.holds),
           name: (from.name + block.name) % PRIME,
           taken: { from, axis, side },
@@ -142,7 +160,8 @@ export class SnugSheets {
       const name = (rest.name + last.block.name + sheet) % PRIME
       if (this.seen.has(name)) continue
       this.seen.add(name)
-      this.found.push({ sheet, waste, holds: this.packing.sum(rest.holds, last.block.holds), rest, last })
+      const uneven = rest.uneven + last.block.uneven + rest.w - last.across + rest.l - last.along
+      this.found.push({ sheet, waste, uneven, holds: this.packing.sum(rest.holds, last.block.holds), rest, last })
     }
   }
 

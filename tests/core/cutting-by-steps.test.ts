@@ -1,0 +1,205 @@
+import { describe, expect, it } from 'vitest'
+import { piecesIn } from '#core/cutting/two-d/blocks'
+import type { FullSheet } from '#core/cutting/two-d/build-up'
+import { layFull } from '#core/cutting/two-d/layout'
+import { without } from '#core/cutting/two-d/rest'
+import { SnugBlocks } from '#core/cutting/two-d/snug/blocks'
+import { BySteps } from '#core/cutting/two-d/snug/by-steps'
+import { filled } from '#core/cutting/two-d/snug/filled'
+import { goTogether } from '#core/cutting/two-d/snug/go-together'
+import { SnugSheets, type SnugSheet } from '#core/cutting/two-d/snug/sheets'
+import { areaOfAll, demandOf, sameTogether, type Problem } from '#core/cutting/two-d/sheets'
+import { faultsOf, meansOf, sheetOf, shrunk } from './cut-problems'
+
+const never = (): boolean => false
+const SHEET = sheetOf(2440, 1220, Infinity)
+
+/** Sheets cut apart, of which each piece shrank by up to some mm. */
+function problemOf(seed: number, sheets: number, pieces: number, by: number, turns = false, sheet = SHEET): Problem {
+  const shapes = shrunk(seed, new Array<typeof SHEET>(sheets).fill(sheet), pieces, by, turns)
+  return { ...sameTogether(shapes), sheets: [sheet] }
+}
+
+/** What the sheets that pieces were cut from waste, mm². */
+const slackOf = (problem: Problem, sheets: number): number => sheets * problem.sheets[0]!.area - areaOfAll(problem)
+
+/** Faults of a plan of full sheets, and what it leaves. */
+function checked(problem: Problem, full: readonly FullSheet[]): { faults: string[]; left: number } {
+  const { taken, pieceOf } = without(problem, full)
+  const laid = full.map((f, i) => layFull(problem, f, taken[i]!))
+  const cost = full.reduce((sum, f) => sum + problem.sheets[f.sheet]!.cost, 0)
+  return { faults: faultsOf(problem, { laid, left: [...pieceOf], cost }), left: pieceOf.length }
+}
+
+describe('sets of full sheets', () => {
+  /** Twice the same pieces, and some once more, so that a full sheet may be taken several times. */
+  const sheet = sheetOf(900, 600, 4)
+  const once = shrunk(3, [sheet], 4, 5, true)
+  const problem: Problem = { ...sameTogether([...once, ...once, ...once.slice(0, 2)]), sheets: [sheet] }
+  const snug = new SnugSheets(problem, { share: 0.25, most: 0.25 * sheet.area })
+  snug.find({ blocks: 400, rests: 400, sheets: 60 }, never)
+  const may = { waste: 0.4 * sheet.area, cost: 3 * sheet.cost }
+  const nameOf = (sheets: readonly SnugSheet[]): string =>
+    sheets
+      .map((s) => snug.found.indexOf(s))
+      .sort((a, b) => a - b)
+      .join(' ')
+
+  /** All sets by trying every one. */
+  function allSets(): string[] {
+    const names: string[] = []
+    const demand = [...demandOf(problem)]
+    const visit = (from: number, chosen: SnugSheet[], left: number[], waste: number): void => {
+      for (let i = from; i < snug.found.length; i++) {
+        const one = snug.found[i]!
+        const counts = snug.packing.counts(one.holds)
+        const rest = left.map((n, shape) => n - counts[shape]!)
+        if (rest.some((n) => n < 0) || waste + one.waste > may.waste || chosen.length >= 3) continue
+        names.push(nameOf([...chosen, one]))
+        visit(i, [...chosen, one], rest, waste + one.waste)
+      }
+    }
+    visit(0, [], demand, 0)
+    return names
+  }
+
+  it('are all there are, each once, within what may be wasted and spent', () => {
+    const sets: string[] = []
+    goTogether(problem, snug.packing, snug.found, may, Infinity, ({ sheets, left, rest }) => {
+      const net = sheets.reduce((sum, s) => sum + sheet.area - s.waste, 0)
+      expect(rest).toBeCloseTo(areaOfAll(problem) - net, 3)
+      expect(left.waste).toBeCloseTo(may.waste - sheets.reduce((sum, s) => sum + s.waste, 0), 3)
+      expect(left.cost).toBeCloseTo(may.cost - sheets.length * sheet.cost, 3)
+      sets.push(nameOf(sheets))
+      return false
+    })
+    const all = allSets()
+    expect(snug.found.length).toBeGreaterThan(5)
+    expect(all.some((name) => name.includes(' '))).toBe(true)
+    expect(new Set(sets).size).toBe(sets.length)
+    expect(sets.sort()).toEqual(all.sort())
+  })
+
+  it('end when they are told to, and after so many', () => {
+    let seen = 0
+    goTogether(problem, snug.packing, snug.found, may, Infinity, () => ++seen === 3)
+    expect(seen).toBe(3)
+    seen = 0
+    goTogether(problem, snug.packing, snug.found, may, 5, () => ++seen > 99)
+    expect(seen).toBe(5)
+  })
+})
+
+describe('blocks joined by steps', () => {
+  it('have no sides that differ by more', () => {
+    const problem = problemOf(5, 3, 12, 4, true)
+    const blocks = new SnugBlocks(problem, { share: 0.1, most: SHEET.area, step: 6 })
+    blocks.build(2000, never)
+    let joined = 0
+    for (const { made, uneven, joins } of blocks.all) {
+      if (typeof made === 'number') expect([uneven, joins]).toEqual([0, 0])
+      else {
+        const across = made.parts.map(({ block, turned }) => ((made.axis === 0) !== turned ? block.w : block.l))
+        const gap = Math.abs(across[0]! - across[1]!)
+        expect(gap).toBeLessThanOrEqual(6 + 1e-6)
+        expect(uneven).toBeCloseTo(
+          made.parts.reduce((sum, p) => sum + p.block.uneven, gap),
+          6,
+        )
+        expect(joins).toBe(made.parts.reduce((sum, p) => sum + p.block.joins, 1))
+        joined++
+      }
+    }
+    expect(joined).toBeGreaterThan(20)
+  })
+})
+
+describe('what full sheets leave', () => {
+  const problem = problemOf(7, 3, 8, 2)
+  const slack = slackOf(problem, 3)
+  const play = { share: 0.1, most: slack, step: 12 }
+  const may = { waste: slack + 1, cost: 3 * SHEET.cost }
+  const holdsShape = (snug: SnugSheets, shape: number) => (s: SnugSheet) => snug.packing.counts(s.holds)[shape]! > 0
+
+  /** Full sheets of the whole, without those that hold some shapes. */
+  function foundWithout(...shapes: number[]): SnugSheets {
+    const snug = new SnugSheets(problem, play)
+    snug.find({ blocks: 3000, rests: 3000, sheets: 3000 }, never)
+    for (const shape of shapes) {
+      const kept = snug.found.filter((s) => !holdsShape(snug, shape)(s))
+      snug.found.splice(0, snug.found.length, ...kept)
+    }
+    return snug
+  }
+
+  it('is nothing where all of them were found', () => {
+    const full = filled(problem, foundWithout(), play, may, { lasts: 0, pairs: 0 }, never)
+    expect(checked(problem, full)).toEqual({ faults: [], left: 0 })
+  })
+
+  it('goes into a last sheet that was not found before', () => {
+    const snug = foundWithout(0)
+    expect(snug.found.length).toBeGreaterThan(0)
+    const none = filled(problem, snug, play, may, { lasts: 0, pairs: 0 }, never)
+    expect(checked(problem, none).left).toBeGreaterThan(0)
+    const full = filled(problem, foundWithout(0), play, may, { lasts: 50, pairs: 0 }, never)
+    expect(checked(problem, full)).toEqual({ faults: [], left: 0 })
+  })
+
+  it('goes into the last two', () => {
+    // a shape of the sheet that holds the first, and one of another sheet: only the third was found
+    const whole = filled(problem, foundWithout(), play, may, { lasts: 0, pairs: 0 }, never)
+    const one = whole[1]!.built.counts.findIndex((n) => n > 0)
+    const other = whole[2]!.built.counts.findIndex((n) => n > 0)
+    const tries = { lasts: 50, pairs: 0 }
+    expect(checked(problem, filled(problem, foundWithout(one, other), play, may, tries, never)).left).toBeGreaterThan(0)
+    const full = filled(problem, foundWithout(one, other), play, may, { lasts: 50, pairs: 8 }, never)
+    expect(checked(problem, full)).toEqual({ faults: [], left: 0 })
+  })
+
+  it('is as little as was found when the time is up', () => {
+    const full = filled(problem, foundWithout(0), play, may, { lasts: 50, pairs: 8 }, () => true)
+    expect(checked(problem, full).faults).toEqual([])
+  })
+})
+
+describe('pieces that shrank by a few mm', () => {
+  it('are put together again, whether they can be turned or not', { timeout: 120_000 }, () => {
+    for (const [seed, sheets, pieces, by, turns] of [
+      [1, 4, 14, 2, false],
+      [2, 3, 12, 3, true],
+      [3, 5, 10, 4, false],
+    ] as const) {
+      const problem = problemOf(seed, sheets, pieces, by, turns)
+      const slack = slackOf(problem, sheets)
+      const search = new BySteps(problem, slack, sheets * SHEET.area)
+      let full: readonly FullSheet[] = []
+      while (search.goes(2) && checked(problem, full).left > 0) full = search.next(sheets * SHEET.cost, never)
+      expect(checked(problem, full), `seed ${seed}`).toEqual({ faults: [], left: 0 })
+      expect(full.length).toBe(sheets)
+      for (const { built, sheet } of full) {
+        const ends = piecesIn(built.block, 0, 0, false).map((p) => p.x)
+        expect(Math.max(...ends)).toBeLessThan(problem.sheets[sheet]!.l)
+      }
+    }
+  })
+
+  it('are left to other ways where much may be wasted, in a single sheet, and when enough was tried', () => {
+    const goes = (sheets: number, slack: number): boolean =>
+      new BySteps(problemOf(4, sheets, 8, 2), slack * sheets * SHEET.area, sheets * SHEET.area).goes(1)
+    expect([goes(3, 0.01), goes(3, 0.03), goes(1, 0.01)]).toEqual([true, false, false])
+    const search = new BySteps(problemOf(4, 2, 5, 2), 0.004 * 2 * SHEET.area, 2 * SHEET.area)
+    let tried = 0
+    for (; search.goes(1); tried++) search.next(2 * SHEET.cost, never)
+    expect(tried).toBeGreaterThan(2)
+    expect(tried).toBeLessThan(30)
+  })
+
+  it('take no longer than they may', () => {
+    const means = meansOf(1, 1, 0.001)
+    const problem = problemOf(9, 6, 20, 6, true)
+    const search = new BySteps(problem, slackOf(problem, 6), 6 * SHEET.area)
+    expect(checked(problem, search.next(6 * SHEET.cost, means.over)).faults).toEqual([])
+    expect(means.secondsLeft()).toBeLessThan(0)
+  })
+})
