@@ -1,5 +1,6 @@
 import { describe, expect, it } from 'vitest'
 import { design } from '#core/choose/design'
+import { saysCutBefore } from '#core/checks/cut-before'
 import { jobsOf } from '#core/cutting/from-holders'
 import { railOf, shopWith, threeMallets } from '../../tests/core/samples'
 import { canBeTrimmed, cutBefore, cutPieces, mergeWork, pieceAs, standing, stillCut, type Work } from './work'
@@ -68,10 +69,24 @@ describe('what was done before the plan changed', () => {
     }
   })
 
+  it('is told with its sizes and its stock, as the shop writes them', () => {
+    const { stock } = shopWith()
+    const [pine, other] = [stock.find((s) => s.id === rail!.stock)!, stock.find((s) => s.id !== rail!.stock)!]
+    const says = (as: string, unit: 'mm' | 'in') =>
+      saysCutBefore(cutBefore({ boards: [{ ...rail!, length: 304.8, width: 76.2 }], rods: [] }, cutAs(as))[0]!, stock, { unit, gridMm: 0.5, gridIn: 16 }) // prettier-ignore
+    expect(says(sized(330.2, 101.6), 'in')).toBe(
+      'Rail was cut 13" × 4" before the plan changed; now it is 12" × 3".',
+    )
+    expect(says(sized(330, 100, other.id), 'mm')).toBe(
+      `Rail was cut 330 mm × 100 mm of ${other.name} before the plan changed; now it is 305 mm × 76 mm of ${pine.name}.`,
+    )
+    expect(says(sized(330, 100, 'gone'), 'mm')).toContain('330 mm × 100 mm of other stock before')
+  })
+
   it('is told where the holder is designed, and comes back to the cutting', () => {
     const cut = cutAs(sized(200, 50))
     const { verdicts } = design({ ...railOf(threeMallets(), { layers: '2' }), cut })
-    expect(verdicts.find((v) => v.id === 'cut:rail')).toMatchObject({ level: 'watch', says: expect.stringMatching(/^Rail was cut 200 mm × 50 mm, before the plan changed; now it is .*\. It is to be cut again\.$/) }) // prettier-ignore
+    expect(verdicts.find((v) => v.id === 'cut:rail')).toMatchObject({ level: 'watch', says: expect.stringMatching(/^Rail was cut 200 mm × 50 mm before the plan changed; now it is .*\. It is to be cut again\.$/) }) // prettier-ignore
     const pieces = (of: ReadonlySet<string>) => jobsOf(shopWith(), [{ id: 'h', model: model!, cut: of }]).flatMap((j) => j.instance.parts).find((p) => p.id === 'h/rail')!.count // prettier-ignore
     expect(pieces(stillCut(model!, cut))).toBe(2)
     expect(pieces(stillCut(model!, cutAs(pieceAs(rail!))))).toBe(1)

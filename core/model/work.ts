@@ -52,8 +52,15 @@ export const cutPieces = (work: Work | null | undefined): CutPieces =>
 export const pieceAs = (part: Board | Rod): string =>
   `${part.length.toFixed(1)}×${('width' in part ? part.width : part.diameter).toFixed(1)} ${part.stock}`
 
-/** What a piece was cut as, read back: mm and id of its stock; null where it was not kept. */
-export function readPiece(as: string): CutBefore['was'] | null {
+/** What a piece is cut as: mm, and the id of its stock. */
+export interface PieceSize {
+  length: number
+  width: number
+  stock: string
+}
+
+/** What a piece was cut as, read back; null where it was not kept. */
+export function readPiece(as: string): PieceSize | null {
   const found = /^([\d.]+)×([\d.]+) (.+)$/.exec(as)
   return found && { length: Number(found[1]), width: Number(found[2]), stock: found[3]! }
 }
@@ -61,10 +68,13 @@ export function readPiece(as: string): CutBefore['was'] | null {
 /** Sizes that differ by no more are the same, mm: a saw cuts no finer. */
 const SAME_SIZE = 0.15
 
+/** What a part is to be cut as now, to the tenth that is kept of what was cut. */
+const sizeNow = (part: Board | Rod): PieceSize => readPiece(pieceAs(part))!
+
 /** Whether a piece that was cut is what the plan asks for now. */
 function isStill(part: Board | Rod, as: string): boolean {
   const was = readPiece(as)
-  const now = readPiece(pieceAs(part))!
+  const now = sizeNow(part)
   const near = (a: number, b: number): boolean => Math.abs(a - b) <= SAME_SIZE
   return !was || (near(was.length, now.length) && near(was.width, now.width) && was.stock === now.stock)
 }
@@ -79,10 +89,11 @@ const piecesOf = ({ boards, rods }: Pick<HolderModel, 'boards' | 'rods'>): [stri
 export const stillCut = (model: Pick<HolderModel, 'boards' | 'rods'>, cut: CutPieces): ReadonlySet<string> =>
   new Set(piecesOf(model).flatMap(([name, part]) => (cut.has(name) && isStill(part, cut.get(name)!) ? [name] : [])))
 
-/** A part of which pieces were cut before the plan changed: what they were, and their names. */
+/** A part of which pieces were cut before the plan changed: what they were and are to be, and their names. */
 export interface CutBefore {
   part: Board | Rod
-  was: { length: number; width: number; stock: string }
+  was: PieceSize
+  now: PieceSize
   pieces: string[]
 }
 
@@ -94,16 +105,14 @@ export function cutBefore(model: Pick<HolderModel, 'boards' | 'rods'>, cut: CutP
     if (as === undefined || isStill(part, as)) continue
     const before = found.get(part)
     if (before) before.pieces.push(name)
-    else found.set(part, { part, was: readPiece(as)!, pieces: [name] })
+    else found.set(part, { part, was: readPiece(as)!, now: sizeNow(part), pieces: [name] })
   }
   return [...found.values()]
 }
 
 /** Whether what was cut can be trimmed to what the plan asks for now. */
-export const canBeTrimmed = ({ part, was }: CutBefore): boolean => {
-  const now = readPiece(pieceAs(part))!
-  return was.stock === now.stock && was.length >= now.length && was.width >= now.width
-}
+export const canBeTrimmed = ({ was, now }: CutBefore): boolean =>
+  was.stock === now.stock && was.length >= now.length && was.width >= now.width
 
 /** The pieces of a part that are still to be cut, by the number of their layer. */
 export const layersLeft = (part: string, layers: number, cut?: ReadonlySet<string>): number[] =>
