@@ -5,7 +5,7 @@ import { OneByOne } from '#core/cutting/two-d/one-by-one'
 import { layoutOf } from '#core/cutting/two-d/layout'
 import { together, without } from '#core/cutting/two-d/rest'
 import { firstPlan } from '#core/cutting/two-d/search'
-import { areaOfAll, sameTogether, stockWithin, type Problem } from '#core/cutting/two-d/sheets'
+import { areaOfAll, sameTogether, stockWithin, type Problem, type Shape } from '#core/cutting/two-d/sheets'
 import { SnugBlocks } from '#core/cutting/two-d/snug/blocks'
 import { SnugSheets } from '#core/cutting/two-d/snug/sheets'
 import { EachInTurn, SmallestFirst, type Waiting } from '#core/cutting/two-d/snug/turns'
@@ -48,20 +48,28 @@ describe('blocks in turn', () => {
     expect([turns.pop(), turns.least()]).toEqual([null, Infinity])
   })
 
-  it('come to the same in the end', () => {
+  it('come to the same in the end, with some waste and with none', () => {
     const sheet = sheetOf(1000, 500, Infinity)
-    const problem = { ...sameTogether(shrunk(3, [sheet], 7, 4, true)), sheets: [sheet] }
-    const names = (evenly: boolean): string[] => {
-      const made = new SnugBlocks(problem, { share: 0.05, most: 0.02 * sheet.area, evenly })
+    // few sizes go together in many ways, and many of those go into no sheet
+    const sizes = [[400, 300], [400, 100], [100, 100], [300, 100], [200, 200], [100, 300], [100, 200], [400, 200]] // prettier-ignore
+    const few = sizes.map(([l, w]) => shapeOf(l!, w!, true))
+    const namesOf = (shapes: Shape[], stock: typeof sheet, share: number, evenly: boolean): string[] => {
+      const problem = { ...sameTogether(shapes), sheets: [stock] }
+      const made = new SnugBlocks(problem, { share, most: share > 0 ? 0.02 * sheet.area : 1, evenly })
       made.build(Infinity, never)
       expect(made.upTo).toBe(Infinity)
       return made.all
         .map((b) => `${[...made.packing.counts(b.holds)]} ${Math.min(b.l, b.w)} ${Math.max(b.l, b.w)}`)
         .sort()
     }
-    const all = names(true)
-    expect(all.length).toBeGreaterThan(20)
-    expect(new Set(names(false))).toEqual(new Set(all))
+    for (const [shapes, stock, share] of [
+      [shrunk(3, [sheet], 7, 4, true), sheet, 0.05],
+      [few, sheetOf(600, 400, Infinity), 0],
+    ] as const) {
+      const all = namesOf(shapes, stock, share, true)
+      expect(all.length).toBeGreaterThan(20)
+      expect(new Set(namesOf(shapes, stock, share, false))).toEqual(new Set(all))
+    }
   })
 
   it('bring large pieces into full sheets where the smallest first leave them out', () => {

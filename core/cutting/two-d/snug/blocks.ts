@@ -228,7 +228,7 @@ export class SnugBlocks {
         const [nl, nw] = axis === 0 ? [long, wide] : [wide, long]
         if (!this.fitsSome(nl, nw, turns)) {
           // what comes after is longer still
-          if (this.exact) break
+          if (this.exact && !play.evenly) break
           continue
         }
         const net = block.net + b.net

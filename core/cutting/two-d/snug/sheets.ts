@@ -35,6 +35,7 @@ interface Rest {
   readonly w: number
   /** Area of what was taken away, mm², and what it was. */
   readonly net: number
+  /** What sides differ by in it and beside it, mm. */
   readonly uneven: number
   readonly holds: Packed
   readonly name: number
@@ -87,16 +88,8 @@ export class SnugSheets {
   private takeAway(sheet: number, reach: Reach, over: () => boolean): boolean {
     const { l, w } = this.problem.sheets[sheet]!
     const { most } = this.play
-    const all: Rest = {
-      l,
-      w,
-      net: 0,
-      uneven: 0,
-      holds: this.packing.none(),
-      name: 0,
-      spare: this.play.most,
-      taken: null,
-    }
+    const nothing = { net: 0, uneven: 0, holds: this.packing.none(), name: 0, taken: null }
+    const all: Rest = { l, w, spare: this.play.most, ...nothing }
     this.close(sheet, all)
     // those first that have wasted little for what they have taken
     const key = (rest: Rest): number => (most - rest.spare) / most - (PROMISING * rest.net) / (l * w)
@@ -128,7 +121,7 @@ export class SnugSheets {
         const { block, along } = side
         const left = length - along
         if (along > left + SAME) {
-          if (blocks.exact) break
+          if (blocks.exact && !blocks.play.evenly) break
           continue
         }
         const lost = along * side.across - block.net + along * (across - side.across)
