@@ -1,10 +1,8 @@
 import type { FullSheet } from '../build-up'
 import type { Problem } from '../sheets'
+import { oneMayWaste, TOO_MUCH } from './fill'
 import { filled } from './filled'
 import { SnugSheets, type Reach } from './sheets'
-
-/** Where more than this part of the sheets may be wasted, sides that differ little tell nothing. */
-const TOO_MUCH = 0.02
 
 /** The first step, in parts of what the sides of a piece are shorter by on average, and how much more by each level. */
 const FIRST = 2.5
@@ -15,9 +13,6 @@ const WIDEST = 25
 
 /** Of its area a block may waste this part: the step is what counts. */
 const SHARE = 0.1
-
-/** What a sheet may waste, in parts of what it does on average. */
-const UNEVEN = 2
 
 /** How far a level goes. */
 const REACH: Reach = { blocks: 10_000, rests: 10_000, sheets: 3000 }
@@ -55,9 +50,13 @@ export class BySteps {
     return this.sheets > 1 && this.slack <= TOO_MUCH * this.room && this.step <= WIDEST && this.sated < sated
   }
 
-  /** Tries the next step. @param limit what the sheets may cost, mm² */
+  /**
+   * Tries the next step.
+   * @param limit what the sheets may cost, mm²
+   * @returns full sheets that go together: of all pieces, or of as many as was found
+   */
   next(limit: number, over: () => boolean): readonly FullSheet[] {
-    const play = { share: SHARE, most: this.slack * Math.min(1, UNEVEN / this.sheets), step: this.step }
+    const play = { share: SHARE, most: oneMayWaste(this.slack, this.sheets), step: this.step }
     this.step *= MORE
     const snug = new SnugSheets(this.problem, play)
     snug.find(REACH, over)

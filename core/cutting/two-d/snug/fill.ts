@@ -12,8 +12,18 @@ const NOTHING = 1e-6
  * Where more than this part may be wasted, sides that nearly agree are too many to tell anything; the more pieces there are in
  * a sheet the sooner: a part for each of them.
  */
-const TOO_MUCH = 0.02
+export const TOO_MUCH = 0.02
 const TOO_MUCH_EACH = 0.15
+
+/** A sheet may waste so many times what sheets do on average. */
+const MORE_THAN_OTHERS = 2
+
+/**
+ * What one sheet may waste, mm².
+ * @param slack what may be wasted in all, mm²
+ * @param sheets how many sheets there are, by area
+ */
+export const oneMayWaste = (slack: number, sheets: number): number => slack * Math.min(1, MORE_THAN_OTHERS / sheets)
 
 /**
  * What blocks may waste where the sheets of a plan may waste some area in all; null where that is so much that it is no use.
@@ -27,7 +37,7 @@ export function playFor(problem: Problem, slack: number, room: number, times: nu
   const sheets = Math.max(1, room / largest)
   const each = problem.pieces.length / sheets
   if (slack > Math.min(TOO_MUCH, TOO_MUCH_EACH / each) * room) return null
-  return { share: (times * slack) / room, most: slack * Math.min(1, 2 / sheets) }
+  return { share: (times * slack) / room, most: oneMayWaste(slack, sheets) }
 }
 
 /**
