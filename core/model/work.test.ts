@@ -74,9 +74,7 @@ describe('what was done before the plan changed', () => {
     const [pine, other] = [stock.find((s) => s.id === rail!.stock)!, stock.find((s) => s.id !== rail!.stock)!]
     const says = (as: string, unit: 'mm' | 'in') =>
       saysCutBefore(cutBefore({ boards: [{ ...rail!, length: 304.8, width: 76.2 }], rods: [] }, cutAs(as))[0]!, stock, { unit, gridMm: 0.5, gridIn: 16 }) // prettier-ignore
-    expect(says(sized(330.2, 101.6), 'in')).toBe(
-      'Rail was cut 13" × 4" before the plan changed; now it is 12" × 3".',
-    )
+    expect(says(sized(330.2, 101.6), 'in')).toBe('Rail was cut 13" × 4" before the plan changed; now it is 12" × 3".')
     expect(says(sized(330, 100, other.id), 'mm')).toBe(
       `Rail was cut 330 mm × 100 mm of ${other.name} before the plan changed; now it is 305 mm × 76 mm of ${pine.name}.`,
     )
