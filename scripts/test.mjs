@@ -1,22 +1,25 @@
 // Everything that must hold, from nothing: packages, types, lint, formatting, unit, server and interface tests.
-import { spawnSync } from 'node:child_process'
 import { build } from './lib/build.mjs'
 import { find, installMissing } from './lib/debian.mjs'
 import { installPackages } from './lib/packages.mjs'
-import { root } from './lib/root.mjs'
 import { giveUp, say } from './lib/say.mjs'
+import { runStep } from './lib/step.mjs'
 
-let passed = 0
-let failed = 0
+const steps = []
 
-function step(name, program, args, env = {}) {
-  const began = Date.now()
+async function step(name, program, args, env) {
   say(`${name} …`)
-  const { status } = spawnSync(program, args, { cwd: root, stdio: 'inherit', env: { ...process.env, ...env } })
-  const seconds = ((Date.now() - began) / 1000).toFixed(0)
-  if (status === 0) passed++
-  else failed++
-  say(`${name}: ${status === 0 ? 'passed' : 'FAILED'} in ${seconds} s`)
+  const done = await runStep(name, program, args, env)
+  steps.push(done)
+  say(`${name}: ${done.passed ? 'passed' : 'FAILED'} in ${done.seconds.toFixed(0)} s`)
+}
+
+/** The last lines: what each failed step ended with, then the counts. */
+function sumUp(more = 0) {
+  const failed = steps.filter((done) => !done.passed)
+  for (const { name, end } of failed) say(`${name} FAILED, and ended with:\n${end}\n`)
+  console.log(`${steps.length - failed.length} passed, ${failed.length + more} failed`)
+  if (failed.length + more > 0) process.exitCode = 1
 }
 
 const bin = (name, ...args) => ['npx', ['--no-install', name, ...args]]
@@ -30,19 +33,17 @@ async function main() {
   })
   await installPackages()
   await build()
-  step('formatting', ...bin('prettier', '--check', '.'))
-  step('lint', ...bin('eslint', '.', '--max-warnings', '0'))
-  step('types of the application', ...bin('nuxt', 'typecheck'))
-  step('types of core and command line', ...bin('tsc', '-p', 'tsconfig.cli.json'))
-  step('types of tests and scripts', ...bin('tsc', '-p', 'tsconfig.tests.json'))
-  step('unit and server tests', ...bin('vitest', 'run'))
-  step('interface tests', ...bin('playwright', 'test'), { CHROMIUM: find('chromium') })
-  console.log(`${passed} passed, ${failed} failed`)
-  process.exitCode = failed === 0 ? 0 : 1
+  await step('formatting', ...bin('prettier', '--check', '.'))
+  await step('lint', ...bin('eslint', '.', '--max-warnings', '0'))
+  await step('types of the application', ...bin('nuxt', 'typecheck'))
+  await step('types of core and command line', ...bin('tsc', '-p', 'tsconfig.cli.json'))
+  await step('types of tests and scripts', ...bin('tsc', '-p', 'tsconfig.tests.json'))
+  await step('unit and server tests', ...bin('vitest', 'run'))
+  await step('interface tests', ...bin('playwright', 'test'), { CHROMIUM: find('chromium') })
+  sumUp()
 }
 
 main().catch((error) => {
   giveUp(error)
-  console.log(`${passed} passed, ${failed + 1} failed`)
-  process.exitCode = 1
+  sumUp(1)
 })
