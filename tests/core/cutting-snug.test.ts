@@ -17,11 +17,17 @@ const ANY = { waste: 1, cost: Infinity }
 const never = (): boolean => false
 
 /** Sheets cut apart edge to edge at random: their pieces fill them without waste. */
-function cutApart(seed: number, sheets: number, pieces: number, canRotate: boolean): Problem {
+function cutApart(
+  seed: number,
+  sheets: number,
+  pieces: number,
+  canRotate: boolean,
+  coarse?: { grid: number },
+): Problem {
   const random = randomFrom(Math.imul(seed, 0x9e3779b1))
-  const kerf = [0, 2.4, 3.175][below(random, 3)]!
+  const kerf = coarse ? 0 : [0, 2.4, 3.175][below(random, 3)]!
   const sheet = { length: 2440, width: 1220 }
-  const parts = Array.from({ length: sheets }, () => dissect(random, sheet, pieces, kerf, 1, 60)).flat()
+  const parts = Array.from({ length: sheets }, () => dissect(random, sheet, pieces, kerf, coarse?.grid ?? 1, 60)).flat()
   const read = readInstance(
     JSON.stringify({
       kind: '2d',
@@ -43,6 +49,18 @@ describe('sheets without waste', () => {
       expect(found.length, `seed ${seed}`).toBe(sheets)
       const held = problem.shapes.map((_, i) => found.reduce((sum, f) => sum + f.built.counts[i]!, 0))
       expect(held).toEqual([...demandOf(problem)])
+    }
+  })
+
+  it('are chosen set after set where sizes are few, so that all fit each other', () => {
+    for (const seed of [1, 5, 12]) {
+      const problem = cutApart(seed, 8, 10, true, { grid: 10 })
+      const reach = { blocks: 3000, rests: 20_000, sheets: 5000, nodes: 1000 }
+      expect(fillSnugly(problem, NONE, ANY, reach, never).length, `seed ${seed}`).toBeLessThan(8)
+      const found = fillSnugly(problem, NONE, ANY, { ...reach, tries: { lasts: 150, pairs: 20 } }, never)
+      const held = problem.shapes.map((_, i) => found.reduce((sum, f) => sum + f.built.counts[i]!, 0))
+      expect(held, `seed ${seed}`).toEqual([...demandOf(problem)])
+      for (const full of found) expect(faultsOf(problem, full)).toEqual([])
     }
   })
 

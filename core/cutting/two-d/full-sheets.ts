@@ -4,7 +4,7 @@ import { buildUp, type FullSheet } from './build-up'
 import { layFull, type Layout } from './layout'
 import type { Play } from './snug/blocks'
 import { BySteps } from './snug/by-steps'
-import { fillSnugly, playFor } from './snug/fill'
+import { fillSnugly, playFor, type Reach } from './snug/fill'
 import { areaOfAll, demandOf, type Problem } from './sheets'
 
 /** How far all pieces are built up, one time after the other: the share of the slack that one sheet may waste, pairs. */
@@ -16,14 +16,19 @@ const LEVELS: readonly { share: number; pairs: number }[] = [
   { share: 0.03, pairs: 4_000_000 },
 ]
 
+interface Level extends Reach {
+  /** How many times the share of all a block may waste. */
+  readonly times: number
+}
+
 /** How far sheets without waste are looked for before that, where none may be wasted. */
-const TIGHT_LEVELS = [
-  { times: 0, blocks: 3000, rests: 20_000, sheets: 10_000, nodes: 1000 },
+const TIGHT_LEVELS: readonly Level[] = [
+  { times: 0, blocks: 3000, rests: 20_000, sheets: 10_000, nodes: 1000, tries: { lasts: 150, pairs: 20 } },
   { times: 0, blocks: 10_000, rests: 25_000, sheets: 50_000, nodes: 2000 },
 ]
 
-/** The same with next to no waste, and how many times the share of all a block may waste. */
-const SNUG_LEVELS: typeof TIGHT_LEVELS = [
+/** The same with next to no waste. */
+const SNUG_LEVELS: readonly Level[] = [
   { times: 2.3, blocks: 3000, rests: 10_000, sheets: 5000, nodes: 1000 },
   { times: 1.3, blocks: 4000, rests: 10_000, sheets: 5000, nodes: 1000 },
   { times: 3.5, blocks: 2000, rests: 10_000, sheets: 5000, nodes: 1000 },

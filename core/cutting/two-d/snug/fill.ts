@@ -1,9 +1,18 @@
 import type { FullSheet } from '../build-up'
-import type { Problem } from '../sheets'
+import { areaOfAll, type Problem } from '../sheets'
 import type { Play } from './blocks'
 import { without } from '../rest'
 import { cover, type Spent } from './cover'
-import { SnugSheets, type Reach } from './sheets'
+import { filled, type Tries } from './filled'
+import { SnugSheets, type Reach as SheetsReach } from './sheets'
+
+/** How far it goes. */
+export interface Reach extends SheetsReach {
+  /** How many times a sheet is chosen. */
+  readonly nodes: number
+  /** How often what a set of sheets leaves is looked through, where those chosen leave some; else that is not done. */
+  readonly tries?: Tries
+}
 
 /** Below this part of a sheet's area a plan wastes nothing at all, and sizes agree or don't. */
 const NOTHING = 1e-6
@@ -44,14 +53,9 @@ export function playFor(problem: Problem, slack: number, room: number, times: nu
  * Sheets with little waste that together take every piece, or as much of them as was found: as many as go together of those
  * found from all pieces, then the same from what they left.
  * @param may what all of them may waste and cost, mm²
+ * @param reach how far it goes; with `tries` sets of sheets are gone through as well, before those are kept that leave some
  */
-export function fillSnugly(
-  problem: Problem,
-  play: Play,
-  may: Spent,
-  reach: Reach & { nodes: number },
-  over: () => boolean,
-): FullSheet[] {
+export function fillSnugly(problem: Problem, play: Play, may: Spent, reach: Reach, over: () => boolean): FullSheet[] {
   const full: FullSheet[] = []
   let { waste, cost } = may
   while (!over()) {
@@ -59,10 +63,19 @@ export function fillSnugly(
     if (rest.pieces.length === 0) break
     const snug = new SnugSheets(rest, { ...play, most: Math.min(play.most, Math.max(1, waste)) })
     snug.find(reach, over)
-    const more = cover(rest, snug.packing, snug.found, { waste: waste + 1, cost }, reach.nodes, over)
-    if (more.length === 0) break
-    full.push(...more.map((s) => snug.full(s)))
+    const left = { waste: waste + 1, cost }
+    const chosen = cover(rest, snug.packing, snug.found, left, reach.nodes, over)
+    if (chosen.length === 0) break
+    let more: readonly FullSheet[] = chosen.map((s) => snug.full(s))
+    if (reach.tries && !takesAll(rest, more)) {
+      const set = filled(rest, snug, play, left, reach.tries, over)
+      if (takesAll(rest, set)) more = set
+    }
+    full.push(...more)
     for (const { waste: lost, sheet } of more) [waste, cost] = [waste - lost, cost - problem.sheets[sheet]!.cost]
   }
   return full
 }
+
+const takesAll = (problem: Problem, full: readonly FullSheet[]): boolean =>
+  full.reduce((sum, { sheet, waste }) => sum + problem.sheets[sheet]!.area - waste, 0) >= areaOfAll(problem) - 1
