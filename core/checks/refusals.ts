@@ -32,6 +32,8 @@ function candidates(refusal: Refusal, input: PlanInput): Remedy[] {
   if (refusal.id === 'too shallow') {
     return letFollow(input, 'Let the depth follow from the tools', 'depth')
   }
+  if (refusal.id === 'too low') return letFollow(input, 'Let the height follow from the pins', 'height')
+  if (refusal.id === 'no size:strip') return offer(input, 'Screw it on', 'hung', 'screwed')
   if (refusal.id === 'too long') {
     const half = holder.seats.slice(Math.ceil(holder.seats.length / 2)).map((s) => s.id)
     return leaveOut('Keep the first half here', half)

@@ -2,6 +2,7 @@ import type { HolderForm } from './form'
 import { fasten } from './fastening/fasten'
 import { hang } from './hanging'
 import { hangingChoices } from './hanging-choices'
+import { possible } from './possible'
 import { forms } from './registry'
 
 /** Every form of holder, in the order of their folders; how a holder hangs, and which
@@ -9,7 +10,7 @@ import { forms } from './registry'
 export const allForms: readonly HolderForm[] = forms.map((form) => ({
   ...form,
   choices: [...form.choices, ...hangingChoices],
-  plan: (input) => fasten(hang(form.plan(input), input), input),
+  plan: (input) => fasten(possible(hang(form.plan(input), input), input), input),
 }))
 
 const byId = new Map(allForms.map((form) => [form.id, form]))

@@ -155,7 +155,7 @@ export const SETTINGS = {
     [0, 3],
     'A larger bore wants more wood to the edge; the greater of the two counts.',
   ),
-  floor: length('Limits', 'Least floor', 6, [0, 100], 'Wood left below a blind bore.'),
+  floor: length('Limits', 'Least floor', 6, [1, 100], 'Wood left below a blind bore.'),
   shoulderBearing: length(
     'Limits',
     'Least bearing of a shoulder',

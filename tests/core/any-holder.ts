@@ -2,7 +2,9 @@ import fc from 'fast-check'
 import type { HolderForm, PlanInput } from '#core/forms/form'
 import { allKinds as kinds } from '#core/footprint/kinds'
 import { plainTool, SURENESS, type Tool } from '#core/footprint/tool'
-import { usualShop, OUTFITS } from '#core/shop/usual'
+import type { Shop } from '#core/shop/shop'
+import { LARGEST_SIZE } from '#core/units/length'
+import { usualShops } from './any-shop'
 
 /** A handle's diameters at rising heights, or none. */
 const profiles = fc
@@ -29,6 +31,24 @@ function measuredTool(kindId: string): fc.Arbitrary<Tool> {
     .map((more) => ({ ...plainTool('t', kindId, kind.name), ...more }))
 }
 
+/** The same with some figures that are slips: any that a card takes. */
+export const slippedTool = (kindId: string): fc.Arbitrary<Tool> =>
+  measuredTool(kindId).chain((tool) =>
+    fc
+      .record(
+        Object.fromEntries(
+          Object.entries(tool.measures).map(([key, now]) => [
+            key,
+            fc.oneof({ weight: 4, arbitrary: fc.constant(now) }, { weight: 1, arbitrary: slips }),
+          ]),
+        ),
+      )
+      .map((measures) => ({ ...tool, measures: measures as Tool['measures'] })),
+  )
+
+/** From a tenth of a millimetre to metres, as likely small as large. */
+const slips = fc.double({ min: -1, max: Math.log10(LARGEST_SIZE), noNaN: true }).map((power) => 10 ** power)
+
 /** Kinds of tool that a form can hold when everything of them is measured. */
 export const kindsFor = (form: HolderForm): string[] =>
   kinds
@@ -41,8 +61,10 @@ export const kindsFor = (form: HolderForm): string[] =>
 function anyChoices(form: HolderForm, input: Pick<PlanInput, 'shop'>): fc.Arbitrary<Record<string, string | number>> {
   const answers = form.choices.map((c): [string, fc.Arbitrary<string | number>] => {
     if (c.type === 'option') return [c.key, fc.constantFrom(...c.values.map((v) => v.value))]
-    if (c.type === 'stock')
-      return [c.key, fc.constantFrom(...input.shop.stock.filter((s) => c.of.includes(s.form)).map((s) => s.id))]
+    if (c.type === 'stock') {
+      const ids = input.shop.stock.filter((s) => c.of.includes(s.form)).map((s) => s.id)
+      return [c.key, fc.constantFrom(...(ids.length > 0 ? ids : ['none']))]
+    }
     return [c.key, fc.double({ min: c.min, max: Math.min(c.max, c.type === 'length' ? 150 : 500), noNaN: true })]
   })
   const keys = form.choices.filter((c) => c.type === 'option').map((c) => c.key)
@@ -50,15 +72,16 @@ function anyChoices(form: HolderForm, input: Pick<PlanInput, 'shop'>): fc.Arbitr
 }
 
 /** Any holder of a form: up to ten random tools of kinds that it holds, turned at random, every question answered. */
-export function anyHolder(form: HolderForm): fc.Arbitrary<PlanInput> {
+export function anyHolder(
+  form: HolderForm,
+  shops: fc.Arbitrary<Shop> = fc.constantFrom(...usualShops),
+  toolOf: (kind: string) => fc.Arbitrary<Tool> = measuredTool,
+): fc.Arbitrary<PlanInput> {
   const ids = kindsFor(form)
-  const shops = fc.constantFrom(
-    ...OUTFITS.flatMap((outfit) => [usualShop('Shop', 'mm', outfit), usualShop('Shop', 'in', outfit)]),
-  )
   return shops.chain((shop) =>
     fc
       .record({
-        tools: fc.array(fc.oneof(...ids.map(measuredTool)), { minLength: 1, maxLength: 10 }),
+        tools: fc.array(fc.oneof(...ids.map((id) => toolOf(id))), { minLength: 1, maxLength: 10 }),
         turns: fc.array(fc.constantFrom<0 | 1 | 2 | 3>(0, 1, 2, 3), { minLength: 10, maxLength: 10 }),
         choices: anyChoices(form, { shop }),
       })

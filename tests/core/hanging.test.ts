@@ -2,7 +2,7 @@ import { describe, expect, it } from 'vitest'
 import { remediesFor } from '#core/choose/remedies'
 import { design } from '#core/choose/design'
 import { boardBox } from '#core/model/standing'
-import { railOf, threeMallets } from './samples'
+import { board, railOf, shopWith, threeMallets } from './samples'
 
 const hung = (choices: Record<string, string | number> = {}) =>
   design(railOf(threeMallets(), { hung: 'strip', ...choices }))
@@ -22,6 +22,17 @@ describe('a holder on a strip', () => {
     const track = d.input.shop.saws.find((s) => s.kind === 'track saw')
     expect(strip.width).toBeCloseTo((140 + 18 - (track?.kerf ?? 0) * Math.SQRT2) / 2)
     expect(strip.bevel).toEqual({ edge: 'lower', tilt: 45 })
+  })
+
+  it('is not drawn with a strip that its bevel leaves nothing of: it is screwed on then', () => {
+    const shop = shopWith({ stock: [board('pine-18', 'Pine board 18', 'eastern white pine', 18), board('beam', 'Beam', 'eastern white pine', 150)] }) // prettier-ignore
+    const d = design(railOf(threeMallets(), { hung: 'strip', stripStock: 'beam', backHeight: 200 }, shop))
+    expect(d.model).toBeNull()
+    const told = d.verdicts.find((v) => v.id === 'refused:no size:strip')!
+    expect(told.says).toMatch(
+      /^Strip would come out −\d+(\.\d)? mm wide beyond its bevel: look again at what it follows from/,
+    )
+    expect(remediesFor(d, told).map((r) => r.label)).toEqual(['Screw it on'])
   })
 
   it('is fixed to its strip last, for the strip covers the screws from behind', () => {

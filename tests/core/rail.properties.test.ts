@@ -13,7 +13,7 @@ import { SURENESS } from '#core/footprint/tool'
 import type { PlanInput } from '#core/forms/form'
 import { gridStep } from '#core/units/format-length'
 import { mallet, railOf, shopWith } from './samples'
-import { workedOut } from './worked-out'
+import { wrongIn } from './worked-out'
 
 const tool = fc.record({
   handleWidth: fc.double({ min: 10, max: 60, noNaN: true }),
@@ -74,14 +74,7 @@ describe('any finger rail', { timeout: 30000 }, () => {
 
   it('shows a working that comes to the figure', () =>
     each((d) => {
-      const values = new Map(d.working.map((f) => [f.id, f.value]))
-      for (const f of d.working) {
-        if (f.formula)
-          expect(
-            workedOut(f.formula, (id) => values.get(id)!),
-            `${f.id} = ${f.formula}`,
-          ).toBeCloseTo(f.value, 6)
-      }
+      expect(wrongIn(d.working)).toEqual([])
     }))
 
   it('keeps every opening inside its board, and apart from the next', () =>

@@ -109,7 +109,7 @@ describe.each(allForms.map((form) => [form.name, form] as const))('any %s', { ti
     fc.assert(
       fc.property(anyHolder(form), sizes, (input, { length, width, bin }) => {
         const stock = input.shop.stock.map((s) => ({ ...s, length, width }))
-        const offcuts = bin.map((b, i) => offcut({ ...b, id: `o${i}`, material: stock[0]!.material, thickness: stock[0]!.thickness })) // prettier-ignore
+        const offcuts = bin.map((b, i) => offcut({ ...b, id: `o${i}`, material: stock[0]?.material ?? 'pine', thickness: stock[0]?.thickness ?? 18 })) // prettier-ignore
         const shop = { ...input.shop, stock, offcuts }
         const { worked, found } = told({ ...input, shop })
         const { model } = worked
