@@ -3,7 +3,8 @@ import { bitName } from '../shop/bit-name'
 import { looseRule, playRule } from '../fit/rules'
 import { FIT_SETTING, type Fit } from '../shop/shop'
 import { formatLength } from '../units/format-length'
-import { answerTo, limitFrom, offer, remedy, tighterFits, TOLERANCE, type Check, type Subject } from './subject'
+import { buyBit } from './buy-bit'
+import { answerTo, limitFrom, offer, tighterFits, TOLERANCE, type Check, type Subject } from './subject'
 import type { Remedy, Verdict } from './verdict'
 import type { Opening, Seat } from '../model/model'
 
@@ -42,7 +43,7 @@ function openingBit(subject: Subject, opening: Opening, seat: Seat, board: strin
       buy === null
         ? `No bit bores ${wide} for ${seat.name}: an opening so wide is sawn.`
         : `No bit you own bores ${wide} for ${seat.name}; a ${bitName(buy, shop)} one would.`
-    return verdict('stop', says, [...buying(subject, needed), ...tighterFits(input), ...otherWays(input)])
+    return verdict('stop', says, [...buyBit(input, needed), ...tighterFits(input), ...otherWays(input)])
   }
   const bit = shop.bits.find((b) => b.diameter === bore.bit)!
   const name = bitName(bit.diameter, shop)
@@ -55,7 +56,7 @@ function openingBit(subject: Subject, opening: Opening, seat: Seat, board: strin
   const { value: play, limit } = measured
   if (play > limit + TOLERANCE) {
     const says = `Loose: the ${name} bit leaves ${seat.name} ${formatLength(play, shop)} of play; nothing nearer is owned.`
-    const loose = verdict('watch', says, [...otherWays(input), ...buying(subject, needed)])
+    const loose = verdict('watch', says, [...otherWays(input), ...buyBit(input, needed)])
     return { ...loose, measured, figure: `play:${seat.id}`, limitFigure: 'looseFrom' }
   }
   return { ...(bit.toBuy ? verdict('watch', toBuy) : verdict('pass', `${seat.name}: ${name} bit.`)), measured }
@@ -84,9 +85,3 @@ const otherWays = (input: Subject['input']): Remedy[] => [
   ...offer(input, 'Two bores and a file', 'slots', 'filed'),
   ...offer(input, 'Cut the slots with a jigsaw', 'slots', 'jigsawn'),
 ]
-
-function buying({ input }: Subject, needed: number): Remedy[] {
-  const buy = bitToBuy(needed, input.shop.unit)
-  if (buy === null || input.shop.bits.some((b) => Math.abs(b.diameter - buy) < TOLERANCE)) return []
-  return [remedy(`Buy a ${bitName(buy, input.shop)} bit`, { kind: 'bit to buy', diameter: buy })]
-}

@@ -1,4 +1,4 @@
-import { bitToBuy } from '../fit/bore'
+import { ROD_LOOSE, ROD_TOO_LOOSE } from '../fit/bore'
 import { bitName } from '../shop/bit-name'
 import { materialOf } from '../shop/materials'
 import { formatLength } from '../units/format-length'
@@ -7,11 +7,9 @@ import { evenSag, GRAVITY, roundInertia } from './beam'
 import { thickerRods, unknownRod } from './rod-stock'
 import { creepRule, sagLimitRule, sagRule } from './rules'
 import { creepOf } from './creep'
+import { buyBit } from './buy-bit'
 import { limitFrom, remedy, TOLERANCE, type Check, type Subject } from './subject'
 import type { Remedy, Verdict } from './verdict'
-
-/** A rod with more play than this in its hole is not held by glue, mm. */
-const LOOSE = 0.5
 
 /** Rods and pins: whether a bit makes their holes. Rods between two ends: whether heads lie across them, and whether they sag. */
 export const checkRods: Check = (subject) => {
@@ -31,14 +29,13 @@ function sockets({ model, input }: Subject): Verdict[] {
   ]
   const [bore] = opening.bores
   const thick = formatLength(rod.diameter, shop)
-  if (!bore) {
-    const buy = bitToBuy(rod.diameter, shop.unit)
-    const says = `No bit you own bores the ${thick} that the rods go into.`
-    return verdict('stop', says, buy === null ? [] : [remedy(`Buy a ${bitName(buy, shop)} bit`, { kind: 'bit to buy', diameter: buy })]) // prettier-ignore
-  }
+  const buying = buyBit(input, rod.diameter, rod.diameter + ROD_TOO_LOOSE)
+  if (!bore) return verdict('stop', `No bit you own bores the ${thick} that the rods go into.`, buying)
   const loose = bore.diameter - rod.diameter
-  if (loose > LOOSE)
-    return verdict('watch', `The ${bitName(bore.bit, shop)} bit leaves the rods ${formatLength(loose, shop)} of play: wedge them, or find a nearer bit.`) // prettier-ignore
+  if (loose > ROD_LOOSE) {
+    const says = `The ${bitName(bore.bit, shop)} bit leaves the rods ${formatLength(loose, shop)} of play: wedge them, or find a nearer bit.`
+    return verdict('watch', says, buying)
+  }
   return verdict('pass', `Rods of ${thick}: ${bitName(bore.bit, shop)} bit.`)
 }
 

@@ -40,6 +40,19 @@ export function chooseBit({ needed, bits, atMost = Infinity }: BoreQuestion): Bi
 /** Two bores side by side stand at most this part of a hole apart, so that the ridge between them is little to file away. */
 export const BORES_APART = 0.5
 
+/** A rod with more play than this in its hole is not held by glue alone but wedged; with more than the second not at all. mm */
+export const ROD_LOOSE = 0.5
+export const ROD_TOO_LOOSE = 2
+
+/**
+ * The bit for the hole that a rod or pin is glued into: the nearest that is wide enough and leaves it no more play than wedges
+ * take up.
+ * @param rod its diameter, mm
+ * @returns the bit, or null when none will do
+ */
+export const bitForRod = (rod: number, bits: readonly Bit[]): Bit | null =>
+  chooseBit({ needed: rod, bits, atMost: rod + ROD_TOO_LOOSE })
+
 /**
  * The bit for a wider opening out of two overlapping bores, filed straight between them: the largest owned one that
  * is still too small by itself.

@@ -2,6 +2,7 @@ import { describe, expect, it } from 'vitest'
 import { design } from '../../choose/design'
 import { remediesFor } from '../../choose/remedies'
 import { plainTool, type Tool } from '../../footprint/tool'
+import { plainBit } from '../../shop/shop'
 import { usualShop } from '../../shop/usual'
 import type { PlanInput } from '../form'
 
@@ -78,5 +79,37 @@ describe('a peg rail', () => {
     expect(told).toMatchObject({ level: 'stop', measured: { value: 18, limit: 24 } })
     expect(remediesFor(d, told).map((r) => r.label)).toEqual(['Glue up a second layer'])
     expect(design(rail([ring(30)], { layers: '2' })).model!.boards[0]!.thickness).toBe(36)
+  })
+
+  it('is not drawn from figures by which a pin would be less than nothing, and says which to measure again', () => {
+    // the face lies further from the handle than the whole head is long
+    const slip: Tool = { ...mallet, measures: { ...mallet.measures, headLength: 112, faceReach: 255 } }
+    const { model, verdicts } = design(rail([slip]))
+    expect(model).toBeNull()
+    const told = verdicts.find((v) => v.id.startsWith('refused:no size'))!
+    expect(told.says).toMatch(
+      /^Pin 1, left would come out −\S+ mm long: figures of Mallet contradict each other\. Measure them again\.$/,
+    )
+    expect(told.measure).toMatchObject({ tool: 'mallet' })
+    expect(told.measure!.fields).toEqual(expect.arrayContaining(['headLength', 'faceReach']))
+  })
+
+  it('keeps its leaning holes off the lower edge at the back, and lets the height follow', () => {
+    // two layers of 18 lean 5.1 mm at 8 degrees: with half of a hole of 16 and 1 mm below it half of the rail is 14.1
+    const low = design(rail([ring(50)], { height: 28, layers: '2' }))
+    expect(low.model).toBeNull()
+    const told = low.verdicts.find((v) => v.id === 'refused:too low')!
+    expect(told.says).toContain('would come out at its lower edge')
+    expect(remediesFor(low, told).map((r) => r.label)).toEqual(['Let the height follow from the pins'])
+    expect(design(rail([ring(50)], { height: 29, layers: '2' })).model).not.toBeNull()
+  })
+
+  it('reckons webs with the hole that is bored, and says so', () => {
+    const input = rail([mallet])
+    const wide = design({ ...input, shop: { ...input.shop, bits: [plainBit(17.5)] } })
+    const web = wide.working.find((f) => f.id.startsWith('web:hole'))!
+    const [first, second] = wide.model!.boards[0]!.openings
+    expect(web.value).toBeCloseTo(second!.centre.x - first!.centre.x - 17.5)
+    expect(web.formula).toContain('{bit:forstner:17.5}')
   })
 })

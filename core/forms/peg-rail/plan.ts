@@ -1,4 +1,3 @@
-import { boredBy, chooseBit } from '../../fit/bore'
 import { circle } from '../../geometry/outline'
 import { MODEL_VERSION, type Opening, type Rod, type Seat } from '../../model/model'
 import { FIT_SETTING, type Fit } from '../../shop/shop'
@@ -8,11 +7,15 @@ import { Trail } from '../../working/trail'
 import { lengthOf, optionOf, settingOf } from '../choice-value'
 import type { Plan, PlanInput, Refusal } from '../form'
 import { plainBoard } from '../plain-board'
+import { rodHole } from '../rod-hole'
 import { spreadSpots } from '../spread'
 import { stocksFor } from '../stocks'
 import { choices } from './choices'
 import { hung, type Hung } from './hung'
 import { heightRule, leftPinRule, lineRule, pinLengthRule, railRule } from './rules'
+
+/** Wood below a hole where it comes out at the back of the rail, mm; the checks want more. */
+const LEAST_BELOW = 1
 
 /** One pin: which seat it carries, and where along the rail; mm. */
 interface Pin {
@@ -55,8 +58,8 @@ export function planPegRail(input: PlanInput): Plan {
     return refuse(...refusals, { id: 'too long', says: `The rail would be ${formatLength(length, input.shop)} long. Split the things over several holders.` }) // prettier-ignore
 
   const pins = all.flatMap((h, i) => pinsOf(trail, h, centres[i]!))
-  const bit = chooseBit({ needed: d, bits: input.shop.bits })
-  const bore = bit ? boredBy(bit) : d
+  const hole = rodHole(input, trail, d)
+  const bore = hole.diameter
   const clash = clashing(pins, length, bore)
   if (clash) return refuse(...refusals, clash)
 
@@ -70,8 +73,10 @@ export function planPegRail(input: PlanInput): Plan {
     typeof own === 'number'
       ? trail.given('height', 'Rail height', own, { kind: 'choice', key: 'height' }, { note: 'this holder’s own' })
       : trail.derive('height', 'Rail height', 2 * Math.max(2 * d, web) + d + thickness, heightRule, '2 × max(2 × {thickness:rod}, {web}) + {thickness:rod} + {railThickness}', { print: 'up' }) // prettier-ignore
-  if (height < bore + 2)
-    return refuse(...refusals, { id: 'too low', says: 'The rail is not high enough for its pins.' })
+  const lean = (slant * Math.PI) / 180
+  // the holes lean: at the back of the rail they are that much lower
+  if (height / 2 < thickness * Math.tan(lean) + bore / 2 / Math.cos(lean) + LEAST_BELOW)
+    return refuse(...refusals, { id: 'too low', says: `A rail ${formatLength(height, input.shop)} high is too low for its pins: their holes would come out at its lower edge.` }) // prettier-ignore
   const line = trail.derive('line', 'Lower edge to the pins', height / 2, lineRule, '{height} / 2')
 
   const opening = (p: Pin): Opening => ({
@@ -87,8 +92,8 @@ export function planPegRail(input: PlanInput): Plan {
     slant,
     dust: null,
     cut: 'bored',
-    bores: bit ? [{ centre: { x: p.x, y: line }, diameter: bore, bit: bit.diameter }] : [],
-    figures: { x: p.figure, y: 'line', width: 'thickness:rod', end: 'thickness:rod' },
+    bores: hole.bores({ x: p.x, y: line }),
+    figures: { x: p.figure, y: 'line', width: hole.figure, end: hole.figure },
   })
   const rail = plainBoard(stocks.rail, {
     id: 'rail',
@@ -103,7 +108,6 @@ export function planPegRail(input: PlanInput): Plan {
     figures: { length: 'length', width: 'height', thickness: 'railThickness', layer: 'thickness:rail' },
   })
   const longest = all.reduce((a, b) => (b.out > a.out ? b : a))
-  const lean = (slant * Math.PI) / 180
   // a leaning pin's end stays within the rail, level with its back
   const inset = (d / 2) * Math.sin(lean)
   const rod = (p: Pin): Rod => ({

@@ -1,4 +1,3 @@
-import { boredBy, chooseBit } from '../../fit/bore'
 import { circle } from '../../geometry/outline'
 import { MODEL_VERSION, type Board, type Opening, type Seat } from '../../model/model'
 import { formatLength } from '../../units/format-length'
@@ -7,6 +6,7 @@ import { Trail } from '../../working/trail'
 import { lengthOf, settingOf } from '../choice-value'
 import type { Plan, PlanInput, Refusal } from '../form'
 import { plainBoard } from '../plain-board'
+import { rodHole } from '../rod-hole'
 import { spreadSpots } from '../spread'
 import { stocksFor } from '../stocks'
 import { choices } from './choices'
@@ -39,25 +39,24 @@ export function planRollHanger(input: PlanInput): Plan {
   const out = trail.derive('out', 'Ends reach out', line + d / 2 + keep, outRule, '{rodLine} + {thickness:rod} / 2 + {frontKeep}', { print: 'up' }) // prettier-ignore
   const high = trail.derive('high', 'Ends, height', d + 2 * keep, highRule, '{thickness:rod} + 2 × {frontKeep}', { print: 'up' }) // prettier-ignore
   const middle = trail.derive('below', 'Lower edge to the rod', high / 2, highRule, '{high} / 2')
-  const bit = chooseBit({ needed: d, bits: input.shop.bits })
+  const bored = rodHole(input, trail, d)
   const hole = (id: string): Opening => {
-    const wide = bit ? boredBy(bit) : d
     const centre = { x: line, y: middle }
     return {
       id,
       kind: 'bore',
       seat: null,
       centre,
-      width: wide,
-      radius: wide / 2,
-      outline: circle(line, middle, wide / 2),
+      width: bored.diameter,
+      radius: bored.diameter / 2,
+      outline: circle(line, middle, bored.diameter / 2),
       opensTo: null,
       depth: null,
       slant: 0,
       dust: null,
       cut: 'bored',
-      bores: bit ? [{ centre, diameter: wide, bit: bit.diameter }] : [],
-      figures: { x: 'rodLine', y: 'below', width: 'thickness:rod', end: 'thickness:rod' },
+      bores: bored.bores(centre),
+      figures: { x: 'rodLine', y: 'below', width: bored.figure, end: bored.figure },
     }
   }
   const tb = stocks.back.thickness

@@ -1,4 +1,3 @@
-import { boredBy, chooseBit } from '../../fit/bore'
 import { circle } from '../../geometry/outline'
 import { MODEL_VERSION, type Board, type Opening, type Rod, type Seat } from '../../model/model'
 import { formatLength } from '../../units/format-length'
@@ -7,6 +6,7 @@ import { Trail } from '../../working/trail'
 import { lengthOf, optionOf } from '../choice-value'
 import type { Plan, PlanInput, Refusal } from '../form'
 import { plainBoard } from '../plain-board'
+import { rodHole } from '../rod-hole'
 import { spreadSpots } from '../spread'
 import { NO_STOCK, stocksFor } from '../stocks'
 import { acrossRods, type Across } from './across'
@@ -38,25 +38,24 @@ export function planTwinRail(input: PlanInput): Plan {
   }
   const across = acrossRods(input, trail, all, stocks.rod.thickness)
   const tb = stocks.back.thickness
-  const bit = chooseBit({ needed: stocks.rod.thickness, bits: input.shop.bits })
+  const hole = rodHole(input, trail, stocks.rod.thickness)
   const socket = (id: string, x: number, figure: string): Opening => {
-    const d = bit ? boredBy(bit) : stocks.rod.thickness
     const centre = { x, y: across.below + stocks.rod.thickness / 2 }
     return {
       id,
       kind: 'bore',
       seat: null,
       centre,
-      width: d,
-      radius: d / 2,
-      outline: circle(centre.x, centre.y, d / 2),
+      width: hole.diameter,
+      radius: hole.diameter / 2,
+      outline: circle(centre.x, centre.y, hole.diameter / 2),
       opensTo: null,
       depth: null,
       slant: 0,
       dust: null,
       cut: 'bored',
-      bores: bit ? [{ centre, diameter: d, bit: bit.diameter }] : [],
-      figures: { x: figure, y: 'below', width: 'thickness:rod', end: 'thickness:rod' },
+      bores: hole.bores(centre),
+      figures: { x: figure, y: 'below', width: hole.figure, end: hole.figure },
     }
   }
   const foot = across.edge - across.high

@@ -4,6 +4,7 @@ import { remediesFor } from '../../choose/remedies'
 import { plainTool, type Tool } from '../../footprint/tool'
 import { filledRow } from '../../shop/lists'
 import type { Stock } from '../../shop/shop'
+import { plainBit } from '../../shop/shop'
 import { usualShop } from '../../shop/usual'
 import type { PlanInput } from '../form'
 
@@ -71,6 +72,19 @@ describe('a twin rail', () => {
     const { verdicts: found } = design(rail([mallet('a')], [44]))
     expect(found.find((v) => v.id === 'rod holes')).toMatchObject({ level: 'stop' })
     expect(design(rail([mallet('a')], [20])).verdicts.find((v) => v.id === 'rod holes')!.level).toBe('pass')
+  })
+
+  it('takes no bit that is far too wide for the rods, and offers a nearer one where they would be loose', () => {
+    const { shop, ...input } = rail([mallet('a')], [16])
+    const holes = (diameter: number) => {
+      const { model, verdicts, ...found } = design({ ...input, shop: { ...shop, bits: [plainBit(diameter)] } })
+      const told = verdicts.find((v) => v.id === 'rod holes')!
+      const [socket] = model!.boards.flatMap((b) => b.openings)
+      return { told, socket, offered: remediesFor({ model, verdicts, ...found }, told).map((r) => r.label) }
+    }
+    expect(holes(32)).toMatchObject({ told: { level: 'stop' }, socket: { width: 16, bores: [] }, offered: ['Buy a 16 mm bit'] }) // prettier-ignore
+    expect(holes(17)).toMatchObject({ told: { level: 'watch' }, socket: { width: 17 }, offered: ['Buy a 16 mm bit'] })
+    expect(holes(16)).toMatchObject({ told: { level: 'pass' }, offered: [] })
   })
 
   it('says when the shop has no rod', () => {
