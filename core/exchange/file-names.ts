@@ -1,9 +1,12 @@
-import type { HolderModel } from '../model/model'
+import type { HolderModel, Opening } from '../model/model'
+
+/** Whether a tool can be tried in an opening cut in card: it is bored, or open at an edge. */
+export const canBeTried = ({ bores, opensTo }: Opening): boolean => bores.length > 0 || opensTo !== null
 
 /** Names of the files that a holder's model can be taken along as. */
 export const filesOf = (model: Pick<HolderModel, 'boards' | 'rods'>): string[] => [
   'templates.pdf',
-  'test-piece.pdf',
+  ...(model.boards.some((b) => b.openings.some(canBeTried)) ? ['test-piece.pdf'] : []),
   'dossier.pdf',
   'parts.csv',
   'hardware.csv',

@@ -3,6 +3,7 @@ import type { HolderForm, PlanInput } from '#core/forms/form'
 import { kindOf } from '#core/footprint/kinds'
 import { plainTool, type Tool } from '#core/footprint/tool'
 import { rectangle } from '#core/geometry/outline'
+import type { Shop } from '#core/shop/shop'
 import { usualShop } from '#core/shop/usual'
 import { kindsFor } from './any-holder'
 
@@ -20,8 +21,10 @@ function likelyTool(id: string): fc.Arbitrary<Tool> {
 }
 
 /** A holder of a form such as a person would have it: up to six likely tools, its usual answers but for a few. */
-export function likelyHolder(form: HolderForm): fc.Arbitrary<PlanInput> {
-  const shop = usualShop()
+export function likelyHolder(
+  form: HolderForm,
+  shops: fc.Arbitrary<Shop> = fc.constant(usualShop()),
+): fc.Arbitrary<PlanInput> {
   const answers = Object.fromEntries(
     form.choices
       .filter((c) => c.type === 'option' && !['hung', 'lock'].includes(c.key))
@@ -29,10 +32,11 @@ export function likelyHolder(form: HolderForm): fc.Arbitrary<PlanInput> {
   )
   return fc
     .record({
+      shop: shops,
       tools: fc.array(fc.oneof(...kindsFor(form).map(likelyTool)), { minLength: 1, maxLength: 6 }),
       choices: fc.record(answers),
     })
-    .map(({ tools, choices }) => {
+    .map(({ shop, tools, choices }) => {
       const named = tools.map((t, i) => ({ ...t, id: `t${i}`, name: `Tool ${i + 1}` }))
       const chosen = Object.entries(choices).filter(([, v]) => v !== null) as [string, string][]
       return {

@@ -5,6 +5,7 @@ import { bitName } from '../../shop/bit-name'
 import type { Shop } from '../../shop/shop'
 import { formatLength, gridStep } from '../../units/format-length'
 import { toGrid } from '../../units/grid'
+import { canBeTried } from '../file-names'
 import { PAPERS, type Ink, type Page, type Paper, type Pen } from './page'
 
 /** How templates are laid out. */
@@ -246,7 +247,7 @@ const SLOTS = 2
 
 /** A test piece in card on one page: up to three holes and two slots of the holder, true size; null where it has none. */
 export function testPiecePage(model: HolderModel, shop: Shop, choice: TemplateChoice): Page | null {
-  const all = model.boards.flatMap((board) => board.openings.map((opening) => ({ board, opening })))
+  const all = model.boards.flatMap((board) => board.openings.filter(canBeTried).map((opening) => ({ board, opening })))
   const unlike = all.filter(({ opening: o }, i) => all.findIndex((x) => Math.abs(x.opening.width - o.width) < 0.05 && x.opening.opensTo === o.opensTo) === i) // prettier-ignore
   const holes = unlike.filter(({ opening }) => opening.bores.length > 0).slice(0, HOLES)
   const slots = unlike.filter(({ opening }) => opening.opensTo !== null).slice(0, SLOTS)
