@@ -1,5 +1,6 @@
 import fc from 'fast-check'
 import { describe, expect, it } from 'vitest'
+import { featuresOf } from '#core/bench/steps/features'
 import { benchSteps } from '#core/bench/steps/steps'
 import { design, type Design } from '#core/choose/design'
 import { remediesFor } from '#core/choose/remedies'
@@ -8,8 +9,11 @@ import { cuttingCsv } from '#core/exchange/csv'
 import { allForms } from '#core/forms/all-forms'
 import type { PlanInput } from '#core/forms/form'
 import { outlineBounds } from '#core/geometry/outline'
+import { wallDesign } from '#core/wall/backing/wall-model'
 import { anyHolder, slippedTool } from './any-holder'
 import { oddShop } from './any-shop'
+import { anyWall } from './any-wall'
+import { likelyHolder } from './likely-holder'
 import { wrongIn } from './worked-out'
 
 /** Where in some data a figure is no number, or a text has such a one in it; null where all is well. */
@@ -30,7 +34,9 @@ describe.each(allForms.map((form) => [form.name, form] as const))(
   (_, form) => {
     const each = (check: (d: Design, input: PlanInput) => void): void =>
       fc.assert(
-        fc.property(anyHolder(form, oddShop, slippedTool), (input) => check(design(input), input)),
+        fc.property(fc.oneof(anyHolder(form, oddShop, slippedTool), likelyHolder(form, oddShop)), (input) =>
+          check(design(input), input),
+        ),
         { numRuns: 40, seed: 29 },
       )
 
@@ -68,3 +74,27 @@ describe.each(allForms.map((form) => [form.name, form] as const))(
       }))
   },
 )
+
+describe('any wall of an odd shop', { timeout: 120_000 }, () => {
+  it('is of parts that can be, cut and made, or says why not', () =>
+    fc.assert(
+      fc.property(anyWall, oddShop, (wall, shop) => {
+        const { model, verdicts, working } = wallDesign(wall, shop)
+        expect(wrongIn(working)).toEqual([])
+        expect(nonsense([model, verdicts])).toBeNull()
+        if (!model) {
+          expect(verdicts.some((v) => v.level === 'stop')).toBe(true)
+          return
+        }
+        for (const { length, width, thickness } of model.boards)
+          expect(Math.min(length, width, thickness)).toBeGreaterThan(0)
+        const planned = quickPlan(shop, [{ id: wall.id, model }])
+        const { steps } = benchSteps({ model, shop, cuts: planned.cuts }, wall.id)
+        expect(nonsense(steps)).toBeNull()
+        const made = steps.flatMap((s) => s.makes)
+        expect(new Set(made).size).toBe(made.length)
+        for (const feature of featuresOf(model)) expect(made).toContain(feature)
+      }),
+      { numRuns: 100, seed: 31 },
+    ))
+})
