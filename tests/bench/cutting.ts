@@ -67,7 +67,8 @@ function table(title: string, results: Result[]): void {
       [
         `  ${family.padEnd(10)} ${String(rows.length).padStart(3)} instances`,
         `best in ${rows.filter((r) => r.got <= r.best + 1e-6).length}`,
-        `sum ${sum((r) => r.got).toFixed(0)} against ${sum((r) => r.best)}, first fit ${sum((r) => r.fit).toFixed(0)}`,
+        `sum ${sum((r) => r.got).toFixed(0)} against ${sum((r) => r.best)}`,
+        ...(sum((r) => r.fit) > 0 ? [`first fit ${sum((r) => r.fit).toFixed(0)}`] : []),
         `worst of 4 and more ${worst.toFixed(2)}`,
         `above 1.10 ${many.filter((r) => r.got > r.best * 1.1).length} of ${many.length}`,
         `first plan ${Math.max(...rows.map((r) => r.first)).toFixed(0)} ms`,
