@@ -62,30 +62,59 @@ describe('sets of full sheets', () => {
     return names
   }
 
-  it('are all there are, each once, within what may be wasted and spent', () => {
-    const sets: string[] = []
-    goTogether(problem, snug.packing, snug.found, may, Infinity, ({ sheets, left, rest }) => {
-      const net = sheets.reduce((sum, s) => sum + sheet.area - s.waste, 0)
-      expect(rest).toBeCloseTo(areaOfAll(problem) - net, 3)
-      expect(left.waste).toBeCloseTo(may.waste - sheets.reduce((sum, s) => sum + s.waste, 0), 3)
-      expect(left.cost).toBeCloseTo(may.cost - sheets.length * sheet.cost, 3)
-      sets.push(nameOf(sheets))
-      return false
-    })
-    const all = allSets()
+  const all = { area: Infinity, nodes: Infinity, over: never }
+  const restOf = (sheets: readonly SnugSheet[]): number =>
+    areaOfAll(problem) - sheets.reduce((sum, s) => sum + sheet.area - s.waste, 0)
+  const named = (name: string): SnugSheet[] => name.split(' ').map((i) => snug.found[Number(i)]!)
+
+  it('are all there are that leave no more, within what may be wasted and spent', () => {
+    const every = allSets()
     expect(snug.found.length).toBeGreaterThan(5)
-    expect(all.some((name) => name.includes(' '))).toBe(true)
-    expect(new Set(sets).size).toBe(sets.length)
-    expect(sets.sort()).toEqual(all.sort())
+    expect(every.some((name) => name.includes(' '))).toBe(true)
+    const rests = every.map((name) => restOf(named(name))).sort((a, b) => a - b)
+    for (const area of [rests[0]! - 10, rests[1]!, rests[Math.floor(rests.length / 3)]!]) {
+      const sets = new Set<string>()
+      goTogether(problem, snug.packing, snug.found, may, { ...all, area }, ({ sheets, holds, left, rest }) => {
+        expect(rest).toBeCloseTo(restOf(sheets), 3)
+        expect(rest).toBeLessThanOrEqual(area + 1)
+        expect(left.waste).toBeCloseTo(may.waste - sheets.reduce((sum, s) => sum + s.waste, 0), 3)
+        expect(left.cost).toBeCloseTo(may.cost - sheets.length * sheet.cost, 3)
+        expect(holds).toEqual(sheets.reduce((sum, s) => snug.packing.sum(sum, s.holds), snug.packing.none()))
+        sets.add(nameOf(sheets))
+        return false
+      })
+      expect([...sets].sort()).toEqual(every.filter((name) => restOf(named(name)) <= area + 1).sort())
+    }
   })
 
-  it('end when they are told to, and after so many', () => {
+  it('come once where no two pieces are alike', () => {
+    const unlike: Problem = { ...sameTogether(shrunk(5, [sheet, sheet], 5, 5, true)), sheets: [sheet] }
+    const found = new SnugSheets(unlike, { share: 0.25, most: 0.25 * sheet.area })
+    found.find({ blocks: 400, rests: 400, sheets: 60 }, never)
+    expect(Math.max(...demandOf(unlike))).toBe(1)
+    const names: string[] = []
+    goTogether(unlike, found.packing, found.found, may, { ...all, area: 1.2 * sheet.area }, ({ sheets }) => {
+      names.push(String(sheets.map((s) => found.found.indexOf(s)).sort((a, b) => a - b)))
+      return false
+    })
+    expect(names.length).toBeGreaterThan(5)
+    expect(new Set(names).size).toBe(names.length)
+  })
+
+  it('end when they are told to, after so many nodes and when the time is up, and the best of them is known', () => {
+    const every = allSets()
     let seen = 0
-    goTogether(problem, snug.packing, snug.found, may, Infinity, () => ++seen === 3)
+    const best = goTogether(problem, snug.packing, snug.found, may, all, () => ++seen === 3)
     expect(seen).toBe(3)
+    expect(best.rest).toBeCloseTo(restOf(best.sheets), 3)
+    const least = goTogether(problem, snug.packing, snug.found, may, all, () => false)
+    expect(least.rest).toBeCloseTo(Math.min(...every.map((name) => restOf(named(name)))), 3)
     seen = 0
-    goTogether(problem, snug.packing, snug.found, may, 5, () => ++seen > 99)
-    expect(seen).toBe(5)
+    goTogether(problem, snug.packing, snug.found, may, { ...all, nodes: 5 }, () => ++seen > 99)
+    expect(seen).toBeLessThanOrEqual(5)
+    let asked = 0
+    goTogether(problem, snug.packing, snug.found, may, { ...all, over: () => ++asked > 0 }, () => false)
+    expect(asked).toBe(1)
   })
 })
 
@@ -192,15 +221,17 @@ describe('pieces that shrank by a few mm', () => {
 
   it('are left as they are when the time is up, and asked for no more', () => {
     const problem = problemOf(9, 6, 20, 6, true)
-    const after = (reads: number): { full: readonly FullSheet[]; late: number } => {
+    const after = (reads: number): { full: readonly FullSheet[]; read: number; late: number } => {
       let read = 0
       const search = new BySteps(problem, slackOf(problem, 6), 6 * SHEET.area)
       const full = search.next(6 * SHEET.cost, () => ++read > reads)
-      return { full, late: read - reads }
+      return { full, read, late: read - reads }
     }
     expect(after(0).full).toEqual([])
-    for (const reads of [20, 150, 400]) {
-      const { full, late } = after(reads)
+    const { read } = after(Infinity)
+    expect(read).toBeGreaterThan(100)
+    for (const share of [0.05, 0.4, 0.7, 0.95]) {
+      const { full, late } = after(Math.floor(share * read))
       expect(checked(problem, full).faults).toEqual([])
       expect(late).toBeGreaterThan(0)
       expect(late).toBeLessThan(10)

@@ -6,9 +6,8 @@ import type { Spent } from './cover'
 import { goTogether, type Together } from './go-together'
 import { SnugSheets, type Reach, type SnugSheet } from './sheets'
 
-/** How many sets of sheets are looked at, and how many kept that leave a sheet or two. */
-const SETS = 50_000
-const KEPT = 20_000
+/** How many times a piece is given a sheet or left, where one sheet may be left, and where two. */
+const NODES = { last: 100_000, pair: 20_000 }
 
 /** How far full sheets are looked for in what leaves two sheets, and in what leaves one: there are few pieces then. */
 const PAIR: Reach = { blocks: 2000, rests: 2000, sheets: 300 }
@@ -26,11 +25,6 @@ export interface Tries {
 
 const OF_A_PAIR: Tries = { lasts: 30, pairs: 0 }
 
-/** A set that leaves a sheet or two. */
-interface Open extends Together {
-  readonly uneven: number
-}
-
 /**
  * Sheets that go together, and that take every piece or as much as was found. Of sets that leave one or two sheets those first
  * whose sides differ least.
@@ -45,38 +39,46 @@ export function filled(
   tries: Tries,
   over: () => boolean,
 ): readonly FullSheet[] {
-  const largest = Math.max(...problem.sheets.map((s) => s.area))
-  let best: Together = { sheets: [], left: may, rest: Infinity }
-  const lasts: Open[] = []
-  const pairs: Open[] = []
-  goTogether(problem, snug.packing, largestFirst(snug, problem), may, SETS, (set) => {
-    const { rest } = set
-    if (rest < best.rest) best = { ...set, sheets: [...set.sheets] }
-    const open = rest <= largest ? lasts : rest <= 2 * largest ? pairs : null
-    if (open && open.length < KEPT) open.push({ ...set, sheets: [...set.sheets], uneven: unevenIn(set.sheets) })
-    return rest < 1 || over()
-  })
   const full = (set: Together): FullSheet[] => set.sheets.map((s) => snug.full(s))
-  if (best.rest < 1) return full(best)
-  for (const set of evenest(lasts, tries.lasts)) {
+  const lasts = open(problem, snug, may, { sheets: 1, nodes: NODES.last, over })
+  if (lasts.best.rest < 1) return full(lasts.best)
+  for (const set of lasts.sets.slice(0, tries.lasts)) {
     if (over()) break
     const last = lastOf(without(problem, full(set)).rest, play, set.left, over)
     if (last) return [...full(set), last]
   }
-  let [most, least] = [full(best), best.rest]
-  for (const set of evenest(pairs, tries.pairs)) {
-    if (over()) break
+  let [most, least] = [full(lasts.best), lasts.best.rest]
+  if (tries.pairs === 0) return most
+  for (const set of open(problem, snug, may, { sheets: 2, nodes: NODES.pair, over }).sets.slice(0, tries.pairs)) {
+    if (over() || least < 1) break
     const more = pairOf(without(problem, full(set)).rest, play, set.left, over)
     const rest = set.rest - more.reduce((sum, f) => sum + problem.sheets[f.sheet]!.area - f.waste, 0)
     if (rest < least) [most, least] = [[...full(set), ...more], rest]
-    if (rest < 1) break
   }
   return most
 }
 
-const unevenIn = (sheets: readonly SnugSheet[]): number => sheets.reduce((sum, s) => sum + s.uneven, 0)
-
-const evenest = (sets: Open[], count: number): Open[] => sets.sort((a, b) => a.uneven - b.uneven).slice(0, count)
+/**
+ * Sets that leave no more than so many sheets, one for all that leave the same pieces, those first whose sides differ least;
+ * and of all sets the one that leaves least.
+ */
+function open(
+  problem: Problem,
+  snug: SnugSheets,
+  may: Spent,
+  { sheets, nodes, over }: { sheets: number; nodes: number; over: () => boolean },
+): { sets: readonly Together[]; best: Together } {
+  const area = sheets * Math.max(...problem.sheets.map((s) => s.area))
+  const byRest = new Map<string, Together & { uneven: number }>()
+  const best = goTogether(problem, snug.packing, largestFirst(snug, problem), may, { area, nodes, over }, (set) => {
+    const uneven = set.sheets.reduce((sum, s) => sum + s.uneven, 0)
+    const name = set.holds.join()
+    const same = byRest.get(name)
+    if (!same || uneven < same.uneven) byRest.set(name, { ...set, sheets: [...set.sheets], uneven })
+    return set.rest < 1
+  })
+  return { sets: [...byRest.values()].sort((a, b) => a.uneven - b.uneven), best }
+}
 
 /** The same with a larger step. */
 const wider = ({ step, ...play }: Play, times: number): Play =>

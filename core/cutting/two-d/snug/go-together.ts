@@ -1,98 +1,166 @@
 import type { PackedCounts, Packed } from '../packed-counts'
-import { areaOfAll, type Problem } from '../sheets'
+import { areaOfAll, demandOf, type Problem } from '../sheets'
 import type { Spent } from './cover'
 import type { SnugSheet } from './sheets'
 
 /** Full sheets of which there are pieces enough for all. */
 export interface Together {
   readonly sheets: readonly SnugSheet[]
+  /** How many of each shape they hold. */
+  readonly holds: Packed
   /** What is left to be wasted and spent, mm². */
   readonly left: Spent
   /** Area of the pieces that are in none of them, mm². */
   readonly rest: number
 }
 
+/** How far sets are gone through. */
+export interface Leaving {
+  /** Area of the pieces that a set may leave, mm². */
+  readonly area: number
+  /** How many times a piece is given a sheet or left, at most. */
+  readonly nodes: number
+  readonly over: () => boolean
+}
+
+/** The clock is asked once in so many of them. */
+const SELDOM = 64
+
 /**
- * Goes through sets of full sheets that go together, those first whose first sheets come first. Which sheets go with which is
- * kept as bits, a row for a sheet: so some ten thousand sets are a matter of a tenth of a second.
+ * Goes through all sets of full sheets that go together and leave no more than some area: always the piece that the fewest of
+ * the sheets still open hold is given one of them, or is left (after D. E. Knuth, Dancing links, 2000). What no open sheet holds
+ * is left in any case: where that is too much, the set is given up.
  * @param may what they may waste and cost in all, mm²
- * @param sets how many sets are looked at, at most
- * @param at is told each set, the sheets being good until it returns; with true all ends
+ * @param at is told each set, the sheets being good until it returns, and once only where all shapes are different; with true all ends
+ * @returns of all sets come across the one that leaves least
  */
 export function goTogether(
   problem: Problem,
   packing: PackedCounts,
   sheets: readonly SnugSheet[],
   may: Spent,
-  sets: number,
+  leaving: Leaving,
   at: (set: Together) => boolean,
-): void {
-  new Sets(problem, packing, sheets, sets, at).goOn(bitsOf(sheets.map(() => true)), packing.none(), {
-    sheets: [],
-    left: may,
-    rest: areaOfAll(problem),
-  })
+): Together {
+  return new Sets(problem, packing, sheets, leaving, at).all(may)
+}
+
+/** What a piece that is in no sheet yet may be given. */
+interface Open {
+  readonly sheets: readonly number[]
+  /** Held by the sheets chosen, and with what was left besides. */
+  readonly holds: Packed
+  readonly gone: Packed
+  readonly left: Spent
+  readonly rest: number
+  /** Area of what was left so far, mm². */
+  readonly dropped: number
 }
 
 class Sets {
-  private readonly rows: (Uint32Array | null)[]
+  private readonly shapes: readonly (readonly number[])[]
+  private readonly counts: readonly Uint16Array[]
+  /** Pieces of each shape that are neither in a sheet nor left. */
+  private readonly wanted: Uint16Array
   private readonly used: number[]
   private readonly chosen: SnugSheet[] = []
+  private nodes = 0
+  private best: Together | null = null
 
   constructor(
     private readonly problem: Problem,
     private readonly packing: PackedCounts,
     private readonly sheets: readonly SnugSheet[],
-    private sets: number,
+    private readonly leaving: Leaving,
     private readonly at: (set: Together) => boolean,
   ) {
-    this.rows = sheets.map(() => null)
+    this.shapes = sheets.map((s) => packing.shapes(s.holds))
+    this.counts = sheets.map((s) => packing.counts(s.holds))
+    this.wanted = demandOf(problem)
     this.used = problem.sheets.map(() => 0)
   }
 
-  /** Adds each of the sheets that are open to a set. @returns whether all is at its end */
-  goOn(open: Uint32Array, held: Packed, { left, rest }: Together): boolean {
-    for (let word = 0; word < open.length; word++)
-      for (let bits = open[word]!; bits !== 0; bits &= bits - 1) {
-        const number = (word << 5) + 31 - Math.clz32(bits & -bits)
-        const sheet = this.sheets[number]!
-        const { cost, area, count } = this.problem.sheets[sheet.sheet]!
-        if (sheet.waste > left.waste || cost > left.cost + 1 || this.used[sheet.sheet]! >= count) continue
-        if (!this.packing.both(held, sheet.holds)) continue
-        if (this.sets-- <= 0) return true
-        const now = { waste: left.waste - sheet.waste, cost: left.cost - cost }
-        const set = { sheets: this.chosen, left: now, rest: rest - (area - sheet.waste) }
-        this.chosen.push(sheet)
-        this.used[sheet.sheet]!++
-        const holds = this.packing.sum(held, sheet.holds)
-        const ended = this.at(set) || this.goOn(both(open, this.rowOf(number), word), holds, set)
-        this.used[sheet.sheet]!--
-        this.chosen.pop()
-        if (ended) return true
-      }
-    return false
+  all(may: Spent): Together {
+    const none = this.packing.none()
+    const from = { holds: none, gone: none, left: may, rest: areaOfAll(this.problem), dropped: 0 }
+    this.goOn({ ...from, sheets: this.sheets.map((_, i) => i) })
+    return this.best!
   }
 
-  /** Which sheets, of those that don't come before it, go with a sheet. */
-  private rowOf(number: number): Uint32Array {
-    const { holds } = this.sheets[number]!
-    return (this.rows[number] ??= bitsOf(
-      this.sheets.map((other, i) => i >= number && this.packing.both(holds, other.holds)),
-    ))
+  /** @returns whether all is at its end */
+  private goOn(open: Open): boolean {
+    const { rest, dropped, holds, left } = open
+    if (!this.best || rest < this.best.rest) this.best = { sheets: [...this.chosen], holds, left, rest }
+    const { rare, alone } = this.rarest(open.sheets)
+    if (dropped + alone > this.leaving.area + 1) return false
+    if (rare < 0) return this.at({ sheets: this.chosen, holds, left, rest })
+    for (const number of open.sheets) {
+      if (!this.shapes[number]!.includes(rare)) continue
+      if (this.isAtEnd() || this.take(number, open)) return true
+    }
+    return this.leave(rare, open)
   }
-}
 
-function bitsOf(set: readonly boolean[]): Uint32Array {
-  const bits = new Uint32Array((set.length + 31) >> 5)
-  set.forEach((is, i) => {
-    if (is) bits[i >> 5]! |= 1 << (i & 31)
-  })
-  return bits
-}
+  private take(number: number, { holds, gone, left, rest, dropped, sheets }: Open): boolean {
+    const sheet = this.sheets[number]!
+    const { cost, area } = this.problem.sheets[sheet.sheet]!
+    const counts = this.counts[number]!
+    const now = this.packing.sum(gone, sheet.holds)
+    const spent = { waste: left.waste - sheet.waste, cost: left.cost - cost }
+    this.used[sheet.sheet]!++
+    this.chosen.push(sheet)
+    for (const shape of this.shapes[number]!) this.wanted[shape]! -= counts[shape]!
+    const ended = this.goOn({
+      ...{ holds: this.packing.sum(holds, sheet.holds), gone: now, left: spent, dropped },
+      rest: rest - (area - sheet.waste),
+      sheets: sheets.filter((other) => this.goes(other, now, spent)),
+    })
+    for (const shape of this.shapes[number]!) this.wanted[shape]! += counts[shape]!
+    this.chosen.pop()
+    this.used[sheet.sheet]!--
+    return ended
+  }
 
-/** Bits that both have, from a word on. */
-function both(a: Uint32Array, b: Uint32Array, from: number): Uint32Array {
-  const bits = new Uint32Array(a.length)
-  for (let word = from; word < a.length; word++) bits[word] = a[word]! & b[word]!
-  return bits
+  /** Leaves one of a shape. */
+  private leave(shape: number, open: Open): boolean {
+    if (this.isAtEnd()) return true
+    const gone = this.packing.sum(open.gone, this.packing.one(shape))
+    const dropped = open.dropped + this.problem.shapes[shape]!.area
+    this.wanted[shape]!--
+    const sheets = open.sheets.filter((other) => this.packing.both(gone, this.sheets[other]!.holds))
+    const ended = this.goOn({ ...open, gone, dropped, sheets })
+    this.wanted[shape]!++
+    return ended
+  }
+
+  private isAtEnd(): boolean {
+    const count = this.nodes++
+    return count >= this.leaving.nodes || (count % SELDOM === 0 && this.leaving.over())
+  }
+
+  private goes(number: number, gone: Packed, left: Spent): boolean {
+    const { waste, sheet, holds } = this.sheets[number]!
+    const { cost, count } = this.problem.sheets[sheet]!
+    return waste <= left.waste && cost <= left.cost + 1 && this.used[sheet]! < count && this.packing.both(gone, holds)
+  }
+
+  /**
+   * The shape still wanted that the fewest of the open sheets hold, but one at least, of equal ones the largest; -1 if there is
+   * none. And the area of the pieces that none of them holds, mm².
+   */
+  private rarest(open: readonly number[]): { rare: number; alone: number } {
+    const { wanted } = this
+    const { shapes } = this.problem
+    const times = new Uint32Array(shapes.length)
+    for (const number of open) for (const shape of this.shapes[number]!) times[shape]!++
+    let rare = -1
+    let alone = 0
+    for (let shape = 0; shape < times.length; shape++) {
+      if (wanted[shape] === 0) continue
+      const [here, least] = [times[shape]!, rare < 0 ? Infinity : times[rare]!]
+      if (here === 0) alone += wanted[shape]! * shapes[shape]!.area
+      else if (here < least || (here === least && shapes[shape]!.area > shapes[rare]!.area)) rare = shape
+    }
+    return { rare, alone }
+  }
 }
