@@ -11,7 +11,7 @@ export interface Means {
   /** Rounds of the search at most. */
   readonly rounds: number
   readonly solver: LinearSolver | null
-  /** It is the second search for one plan, and rather begins with what the first one comes to late. */
+  /** It is the second search for one plan: what would come out the same is left to the first. */
   readonly second?: boolean
 }
 

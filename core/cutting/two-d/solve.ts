@@ -24,6 +24,9 @@ const MOSTLY = 5
 /** Where sheets are best filled one by one, the other ways come in one of so many rounds; and the other way about. */
 const SELDOM = 4
 
+/** So often sides that nearly agree are looked for at most when that takes long. */
+const SATED = 6
+
 /** In so many rounds only single pieces are moved: that is quick, and enough where there is room. */
 const LIGHT = 2
 
@@ -124,7 +127,7 @@ class Cheaper {
     const count = this.rounds++
     if (count < LIGHT) this.singles(1)
     else if (!this.trees.goes || this.tight) this.others(count)
-    else if (this.agree) this.sheets.offer(this.full.agreeing(this.limit))
+    else if (this.agree(count)) this.sheets.offer(this.full.agreeing(this.limit))
     else if (this.loose) {
       if (count % SELDOM > 0) this.fill()
       else if (!this.refill(1)) this.singles(1)
@@ -135,10 +138,13 @@ class Cheaper {
     return this.sheets.least < this.single.least ? this.sheets.best : layoutOf(this.problem, this.single.best)
   }
 
-  /** Whether sides that nearly agree are looked for now: where more may be wasted by a second search only, else by the first. */
-  private get agree(): boolean {
-    const { loose, tight, means } = this
-    return !tight && loose === (means.second ?? false) && this.full.agree(loose ? 1 : 2)
+  /**
+   * Whether sides that nearly agree are looked for now: until that takes long, then by turns with the other ways. A second search
+   * has it done by the first.
+   */
+  private agree(count: number): boolean {
+    if (this.tight || this.means.second) return false
+    return this.full.agree(this.loose ? 1 : 2) || (count % 2 === 0 && this.full.agree(SATED))
   }
 
   private get done(): boolean {
