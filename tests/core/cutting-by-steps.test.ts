@@ -142,6 +142,18 @@ describe('blocks joined by steps', () => {
   })
 })
 
+describe('full sheets by steps', () => {
+  it('are of more than two blocks too where all blocks there are were built', () => {
+    const problem = problemOf(5, 3, 12, 4, true)
+    const snug = new SnugSheets(problem, { share: 0.1, most: SHEET.area / 25, step: 7 })
+    snug.find({ blocks: 10_000, rests: 10_000, sheets: 3000 }, never)
+    expect(snug.built).toBeLessThan(10_000)
+    const several = snug.found.filter((s) => s.rest.taken?.from.taken)
+    expect(several.length).toBeGreaterThan(0)
+    for (const one of several) expect(checked(problem, [snug.full(one)]).faults).toEqual([])
+  })
+})
+
 describe('what full sheets leave', () => {
   const problem = problemOf(7, 3, 8, 2)
   const slack = slackOf(problem, 3)

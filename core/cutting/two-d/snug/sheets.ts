@@ -115,6 +115,8 @@ export class SnugSheets {
     const { blocks, packing } = this
     const { l, w, taken: before } = from
     const least = before?.axis === axis ? before.side.block.number : 0
+    // sides of a whole sheet may differ by more than those of a block: where there are few blocks it is looked further
+    const goesOn = blocks.play.step !== undefined && blocks.upTo === Infinity
     const [length, across] = axis === 0 ? [l, w] : [w, l]
     for (const sides of blocks.beside(axis, across, blocks.narrower(from.spare), 0, turning))
       for (const side of sides) {
@@ -139,7 +141,7 @@ export class SnugSheets {
         }
         // where not the smallest blocks come first some that fill it may have been built all the same
         if (closes || blocks.play.evenly) this.close(sheet, rest)
-        if (!closes) keep(rest)
+        if (!closes || goesOn) keep(rest)
       }
   }
 
