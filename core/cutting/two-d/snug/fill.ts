@@ -53,7 +53,6 @@ export function playFor(problem: Problem, slack: number, room: number, times: nu
  * Sheets with little waste that together take every piece, or as much of them as was found: as many as go together of those
  * found from all pieces, then the same from what they left.
  * @param may what all of them may waste and cost, mm²
- * @param reach how far it goes; with `tries` sets of sheets are gone through as well, before those are kept that leave some
  */
 export function fillSnugly(problem: Problem, play: Play, may: Spent, reach: Reach, over: () => boolean): FullSheet[] {
   const full: FullSheet[] = []
