@@ -49,7 +49,7 @@ export const ROD_TOO_LOOSE = 2
  * take up.
  * @param rod its diameter, mm
  * @returns the bit, or null when none will do
- * @source workshop practice; docs/rules.md, fit.bore
+ * @source workshop practice; docs/rules.md, fit.rod-hole
  */
 export const bitForRod = (rod: number, bits: readonly Bit[]): Bit | null =>
   chooseBit({ needed: rod, bits, atMost: rod + ROD_TOO_LOOSE })

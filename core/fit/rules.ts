@@ -17,6 +17,11 @@ export const boreRule: Rule = {
   says: 'The smallest owned bit whose hole is at least what is needed, by the hole it really makes where that was measured.',
   source,
 }
+export const rodHoleRule: Rule = {
+  id: 'fit.rod-hole',
+  says: 'A rod or pin goes into the nearest hole that is wide enough: with up to half a millimetre of play glue holds it, with up to two wedges do, with more it wants another bit.',
+  source: 'Workshop practice',
+}
 export const twoBoresRule: Rule = {
   id: 'fit.two-bores',
   says: 'Where no single bit is near, two bores side by side are filed straight between: the opening is just as wide as is needed.',
