@@ -22,6 +22,9 @@ const isSize = (mm: number): boolean => mm >= LEAST && mm <= LARGEST_SIZE
 
 const SAME = 1e-6
 
+/** Parts behind the back follow from stock and settings, not from the tools. */
+const BEHIND: ReadonlySet<string> = new Set(['strip', 'foot', 'slat'])
+
 /** Whether an opening lies within its board, but for the edge at which it is open. */
 function isWithin({ outline }: Opening, board: Board): boolean {
   const { minX, minY, maxX, maxY } = outlineBounds(outline)
@@ -42,6 +45,7 @@ function impossible({ boards, rods }: PlannedModel, input: PlanInput): Refusal |
     const size = sizesOf(part).find(([mm]) => !isSize(mm))
     if (!size) continue
     const says = `${part.name} would come out ${formatLength(size[0], input.shop)} ${size[1]}`
+    if (BEHIND.has(part.role)) return followed(`no size:${part.id}`, says, [])
     return refusalOf(`no size:${part.id}`, says, 'seats' in part ? part.seats : [], input)
   }
   for (const board of boards) {
@@ -59,17 +63,21 @@ function impossible({ boards, rods }: PlannedModel, input: PlanInput): Refusal |
  */
 function refusalOf(id: string, can: string, seats: readonly string[], input: PlanInput): Refusal {
   const asked = seats.length > 0 ? seats : input.holder.seats.map((s) => s.id)
-  const doubtful = asked.map((seat) => doubtOf(seat, input)).find((found) => found !== null)
-  if (!doubtful) {
-    const says = `${can}: look again at what it follows from, the tools’ figures, this holder’s own and the shop’s settings.`
-    return { id, says, seats: [...seats] }
-  }
-  const { name, tool, fields, seat } = doubtful
+  const slip = asked.map((seat) => contradictionIn(seat, input)).find((found) => found !== null)
+  if (!slip) return followed(id, can, seats)
+  const { name, tool, fields, seat } = slip
   return { id, says: `${can}: figures of ${name} contradict each other. Measure them again.`, tool, fields, seats: [seat] } // prettier-ignore
 }
 
+/** What can't be, where no tool's figures are known to be wrong. */
+const followed = (id: string, can: string, seats: readonly string[]): Refusal => ({
+  id,
+  says: `${can}: look again at what it follows from, the tools’ figures, this holder’s own and the shop’s settings.`,
+  seats: [...seats],
+})
+
 /** The tool of a seat with those of its figures that contradict each other; null where none do. */
-function doubtOf(
+function contradictionIn(
   id: string,
   { holder, tools }: PlanInput,
 ): { seat: string; tool: string; name: string; fields: string[] } | null {

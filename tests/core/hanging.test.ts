@@ -33,6 +33,12 @@ describe('a holder on a strip', () => {
       /^Strip would come out −\d+(\.\d)? mm wide beyond its bevel: look again at what it follows from/,
     )
     expect(remediesFor(d, told).map((r) => r.label)).toEqual(['Screw it on'])
+    // a tool with a slip in its figures is not to blame for it
+    const [first, ...others] = threeMallets()
+    const slip = { ...first!, measures: { ...first!.measures, headLength: 50, faceReach: 90 } }
+    const withSlip = design(railOf([slip, ...others], { hung: 'strip', stripStock: 'beam', backHeight: 200 }, shop))
+    expect(withSlip.verdicts.some((v) => v.check === 'measurements')).toBe(true)
+    expect(withSlip.verdicts.find((v) => v.id === 'refused:no size:strip')).toMatchObject({ says: told.says })
   })
 
   it('is fixed to its strip last, for the strip covers the screws from behind', () => {

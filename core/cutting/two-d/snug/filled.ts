@@ -40,7 +40,7 @@ export function filled(
   over: () => boolean,
 ): readonly FullSheet[] {
   const full = (set: Together): FullSheet[] => set.sheets.map((s) => snug.full(s))
-  const lasts = open(problem, snug, may, { sheets: 1, nodes: NODES.last, over })
+  const lasts = openSets(problem, snug, may, { sheets: 1, nodes: NODES.last, over })
   if (lasts.best.rest < 1) return full(lasts.best)
   for (const set of lasts.sets.slice(0, tries.lasts)) {
     if (over()) break
@@ -49,7 +49,7 @@ export function filled(
   }
   let [most, least] = [full(lasts.best), lasts.best.rest]
   if (tries.pairs === 0) return most
-  for (const set of open(problem, snug, may, { sheets: 2, nodes: NODES.pair, over }).sets.slice(0, tries.pairs)) {
+  for (const set of openSets(problem, snug, may, { sheets: 2, nodes: NODES.pair, over }).sets.slice(0, tries.pairs)) {
     if (over() || least < 1) break
     const more = pairOf(without(problem, full(set)).rest, play, set.left, over)
     const rest = set.rest - more.reduce((sum, f) => sum + problem.sheets[f.sheet]!.area - f.waste, 0)
@@ -62,7 +62,7 @@ export function filled(
  * Sets that leave no more than so many sheets, one for all that leave the same pieces, those first whose sides differ least;
  * and of all sets the one that leaves least.
  */
-function open(
+function openSets(
   problem: Problem,
   snug: SnugSheets,
   may: Spent,
