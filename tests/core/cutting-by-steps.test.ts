@@ -4,8 +4,10 @@ import { layFull } from '#core/cutting/two-d/layout'
 import { without } from '#core/cutting/two-d/rest'
 import { SnugBlocks } from '#core/cutting/two-d/snug/blocks'
 import { BySteps } from '#core/cutting/two-d/snug/by-steps'
-import { filled } from '#core/cutting/two-d/snug/filled'
+import { Filling, type Tries } from '#core/cutting/two-d/snug/filled'
+import { fullSheet } from '#core/cutting/two-d/snug/full'
 import { goTogether } from '#core/cutting/two-d/snug/go-together'
+import { Pool } from '#core/cutting/two-d/snug/pool'
 import { SnugSheets, type SnugSheet } from '#core/cutting/two-d/snug/sheets'
 import { areaOfAll, demandOf, sameTogether, type Problem } from '#core/cutting/two-d/sheets'
 import { faultsOf, sheetOf, shrunk } from './cut-problems'
@@ -35,8 +37,12 @@ describe('sets of full sheets', () => {
   const sheet = sheetOf(900, 600, 4)
   const once = shrunk(3, [sheet], 4, 5, true)
   const problem: Problem = { ...sameTogether([...once, ...once, ...once.slice(0, 2)]), sheets: [sheet] }
-  const snug = new SnugSheets(problem, { share: 0.25, most: 0.25 * sheet.area })
-  snug.find({ blocks: 400, rests: 400, sheets: 60 }, never)
+  const snug = new SnugSheets(
+    problem,
+    { share: 0.25, most: 0.25 * sheet.area },
+    { blocks: 400, rests: 400, sheets: 60 },
+  )
+  snug.find(never)
   const may = { waste: 0.4 * sheet.area, cost: 3 * sheet.cost }
   const nameOf = (sheets: readonly SnugSheet[]): string =>
     sheets
@@ -89,8 +95,12 @@ describe('sets of full sheets', () => {
 
   it('come once where no two pieces are alike', () => {
     const unlike: Problem = { ...sameTogether(shrunk(5, [sheet, sheet], 5, 5, true)), sheets: [sheet] }
-    const found = new SnugSheets(unlike, { share: 0.25, most: 0.25 * sheet.area })
-    found.find({ blocks: 400, rests: 400, sheets: 60 }, never)
+    const found = new SnugSheets(
+      unlike,
+      { share: 0.25, most: 0.25 * sheet.area },
+      { blocks: 400, rests: 400, sheets: 60 },
+    )
+    found.find(never)
     expect(Math.max(...demandOf(unlike))).toBe(1)
     const names: string[] = []
     goTogether(unlike, found.packing, found.found, may, { ...all, area: 1.2 * sheet.area }, ({ sheets }) => {
@@ -121,8 +131,8 @@ describe('sets of full sheets', () => {
 describe('blocks joined by steps', () => {
   it('have no sides that differ by more', () => {
     const problem = problemOf(5, 3, 12, 4, true)
-    const blocks = new SnugBlocks(problem, { share: 0.1, most: SHEET.area, step: 6 })
-    blocks.build(2000, never)
+    const blocks = new SnugBlocks(problem, { share: 0.1, most: SHEET.area, step: 6 }, 2000)
+    blocks.build(never)
     let joined = 0
     for (const { made, uneven, joins } of blocks.all) {
       if (typeof made === 'number') expect([uneven, joins]).toEqual([0, 0])
@@ -145,12 +155,13 @@ describe('blocks joined by steps', () => {
 describe('full sheets by steps', () => {
   it('are of more than two blocks too where all blocks there are were built', () => {
     const problem = problemOf(5, 3, 12, 4, true)
-    const snug = new SnugSheets(problem, { share: 0.1, most: SHEET.area / 25, step: 7 })
-    snug.find({ blocks: 10_000, rests: 10_000, sheets: 3000 }, never)
+    const reach = { blocks: 10_000, rests: 10_000, sheets: 3000 }
+    const snug = new SnugSheets(problem, { share: 0.1, most: SHEET.area / 25, step: 7 }, reach)
+    snug.find(never)
     expect(snug.built).toBeLessThan(10_000)
     const several = snug.found.filter((s) => s.rest.taken?.from.taken)
     expect(several.length).toBeGreaterThan(0)
-    for (const one of several) expect(checked(problem, [snug.full(one)]).faults).toEqual([])
+    for (const one of several) expect(checked(problem, [fullSheet(snug.packing, one)]).faults).toEqual([])
   })
 })
 
@@ -159,47 +170,64 @@ describe('what full sheets leave', () => {
   const slack = slackOf(problem, 3)
   const play = { share: 0.1, most: slack, step: 12 }
   const may = { waste: slack + 1, cost: 3 * SHEET.cost }
-  const holdsShape = (snug: SnugSheets, shape: number) => (s: SnugSheet) => snug.packing.counts(s.holds)[shape]! > 0
-
   /** Full sheets of the whole, without those that hold some shapes. */
-  function foundWithout(...shapes: number[]): SnugSheets {
-    const snug = new SnugSheets(problem, play)
-    snug.find({ blocks: 3000, rests: 3000, sheets: 3000 }, never)
-    for (const shape of shapes) {
-      const kept = snug.found.filter((s) => !holdsShape(snug, shape)(s))
-      snug.found.splice(0, snug.found.length, ...kept)
-    }
-    return snug
+  function foundWithout(...shapes: number[]): Pool {
+    const snug = new SnugSheets(problem, play, { blocks: 3000, rests: 3000, sheets: 3000 })
+    snug.find(never)
+    const pool = new Pool(problem)
+    pool.add(snug.found.filter(({ holds }) => shapes.every((shape) => snug.packing.counts(holds)[shape] === 0)))
+    return pool
   }
 
+  const filled = (pool: Pool, tries: Tries, over = never, tried = new Set<string>()): readonly FullSheet[] =>
+    new Filling(problem, play, may, { tries, tried, work: { left: 50_000 }, over }).filled(pool)
+
   it('is nothing where all of them were found', () => {
-    const full = filled(problem, foundWithout(), play, may, { lasts: 0, pairs: 0 }, never)
-    expect(checked(problem, full)).toEqual({ faults: [], left: 0 })
+    expect(checked(problem, filled(foundWithout(), { lasts: 0, more: [] }))).toEqual({ faults: [], left: 0 })
   })
 
   it('goes into a last sheet that was not found before', () => {
-    const snug = foundWithout(0)
-    expect(snug.found.length).toBeGreaterThan(0)
-    const none = filled(problem, snug, play, may, { lasts: 0, pairs: 0 }, never)
+    expect(foundWithout(0).best(1).length).toBe(1)
+    const none = filled(foundWithout(0), { lasts: 0, more: [] })
     expect(checked(problem, none).left).toBeGreaterThan(0)
-    const full = filled(problem, foundWithout(0), play, may, { lasts: 50, pairs: 0 }, never)
+    const full = filled(foundWithout(0), { lasts: 50, more: [] })
     expect(checked(problem, full)).toEqual({ faults: [], left: 0 })
   })
 
   it('goes into the last two', () => {
-    // a shape of the sheet that holds the first, and one of another sheet: only the third was found
-    const whole = filled(problem, foundWithout(), play, may, { lasts: 0, pairs: 0 }, never)
-    const one = whole[1]!.built.counts.findIndex((n) => n > 0)
-    const other = whole[2]!.built.counts.findIndex((n) => n > 0)
-    const tries = { lasts: 50, pairs: 0 }
-    expect(checked(problem, filled(problem, foundWithout(one, other), play, may, tries, never)).left).toBeGreaterThan(0)
-    const full = filled(problem, foundWithout(one, other), play, may, { lasts: 50, pairs: 8 }, never)
-    expect(checked(problem, full)).toEqual({ faults: [], left: 0 })
+    // a shape of one sheet and one of another: only the third was found
+    const shapes = filled(foundWithout(), { lasts: 0, more: [] }).map((f) => f.built.counts.findIndex((n) => n > 0))
+    const missed = [shapes.slice(0, 2), shapes.slice(1), [shapes[0]!, shapes[2]!]].filter(
+      (pair) => checked(problem, filled(foundWithout(...pair), { lasts: 50, more: [] })).left > 0,
+    )
+    expect(missed.length).toBeGreaterThan(0)
+    for (const pair of missed)
+      expect(checked(problem, filled(foundWithout(...pair), { lasts: 50, more: [8] }))).toEqual({ faults: [], left: 0 })
+  })
+
+  it('is looked through once', () => {
+    const tried = new Set<string>()
+    filled(foundWithout(0), { lasts: 50, more: [] }, never, tried)
+    expect(tried.size).toBeGreaterThan(0)
+    const again = filled(foundWithout(0), { lasts: 50, more: [] }, never, tried)
+    expect(checked(problem, again).left).toBeGreaterThan(0)
   })
 
   it('is as little as was found when the time is up', () => {
-    const full = filled(problem, foundWithout(0), play, may, { lasts: 50, pairs: 8 }, () => true)
+    const full = filled(foundWithout(0), { lasts: 50, more: [8] }, () => true)
     expect(checked(problem, full).faults).toEqual([])
+  })
+
+  it('is kept for the full sheets whose sides differ least, one for each set of pieces', () => {
+    const found = foundWithout().best(Infinity)
+    const pool = new Pool(problem, 5)
+    pool.add(found.slice(3))
+    pool.add(found.slice(0, 3))
+    const uneven = (most: number): number[] => pool.best(most).map((s) => s.uneven)
+    expect(uneven(9)).toEqual(found.slice(0, 5).map((s) => s.uneven))
+    pool.add([{ ...pool.best(5)[4]!, uneven: 0 }])
+    expect(uneven(2)).toEqual([0, found[0]!.uneven])
+    expect(pool.best(9).length).toBe(5)
   })
 })
 

@@ -7,6 +7,7 @@ import { together, without } from '#core/cutting/two-d/rest'
 import { firstPlan } from '#core/cutting/two-d/search'
 import { areaOfAll, sameTogether, stockWithin, type Problem, type Shape } from '#core/cutting/two-d/sheets'
 import { SnugBlocks } from '#core/cutting/two-d/snug/blocks'
+import { fullSheet } from '#core/cutting/two-d/snug/full'
 import { SnugSheets } from '#core/cutting/two-d/snug/sheets'
 import { EachInTurn, SmallestFirst, type Waiting } from '#core/cutting/two-d/snug/turns'
 import { faultsOf, meansOf, shapeOf, sheetOf, shrunk } from './cut-problems'
@@ -26,7 +27,19 @@ function planOf(times: number, problem: Problem, limit: number, seed: number): L
 
 describe('blocks in turn', () => {
   const block = (largest: number, l: number, net: number): Waiting => ({
-    ...{ l, w: 1, net, turns: false, holds: new Int32Array(1), name: 0, largest, uneven: 0, joins: 0, made: 0 },
+    ...{
+      number: -1,
+      l,
+      w: 1,
+      net,
+      turns: false,
+      holds: new Int32Array(1),
+      name: 0,
+      largest,
+      uneven: 0,
+      joins: 0,
+      made: 0,
+    },
   })
   const blocks = [block(0, 10, 9), block(0, 10, 8), block(0, 10, 10), block(2, 90, 60), block(2, 80, 79)]
 
@@ -41,11 +54,23 @@ describe('blocks in turn', () => {
   })
 
   it('are else the smallest first', () => {
-    const turns = new SmallestFirst()
+    const turns = new SmallestFirst(5)
     blocks.forEach((b) => turns.push(b))
     expect(turns.least()).toBe(8)
     expect(blocks.map(() => turns.pop()!.net)).toEqual([8, 9, 10, 60, 79])
     expect([turns.pop(), turns.least()]).toEqual([null, Infinity])
+  })
+
+  it('are no more than have their turn, and which were dropped is known by their area', () => {
+    const random = randomFrom(4)
+    const many = Array.from({ length: 400 }, () => block(0, 100, below(random, 90)))
+    const [all, few] = [new SmallestFirst(400), new SmallestFirst(30)]
+    for (const b of many) for (const turns of [all, few]) turns.push({ ...b })
+    for (let i = 0; i < 30; i++) expect(few.pop()!.net).toBe(all.pop()!.net)
+    expect(few.most).toBeGreaterThanOrEqual(all.least())
+    expect(few.most).toBeLessThan(90)
+    while (few.pop());
+    expect(few.least()).toBe(few.most)
   })
 
   it('come to the same in the end, with some waste and with none', () => {
@@ -55,8 +80,8 @@ describe('blocks in turn', () => {
     const few = sizes.map(([l, w]) => shapeOf(l!, w!, true))
     const namesOf = (shapes: Shape[], stock: typeof sheet, share: number, evenly: boolean): string[] => {
       const problem = { ...sameTogether(shapes), sheets: [stock] }
-      const made = new SnugBlocks(problem, { share, most: share > 0 ? 0.02 * sheet.area : 1, evenly })
-      made.build(Infinity, never)
+      const made = new SnugBlocks(problem, { share, most: share > 0 ? 0.02 * sheet.area : 1, evenly }, Infinity)
+      made.build(never)
       expect(made.upTo).toBe(Infinity)
       return made.all
         .map((b) => `${[...made.packing.counts(b.holds)]} ${Math.min(b.l, b.w)} ${Math.max(b.l, b.w)}`)
@@ -77,8 +102,9 @@ describe('blocks in turn', () => {
     const problem = { ...sameTogether(shrunk(8, [sheet, sheet, sheet, sheet], 14, 12, true)), sheets: [sheet] }
     const largest = problem.shapes.reduce((a, b, i) => (b.area > problem.shapes[a]!.area ? i : a), 0)
     const withLargest = (evenly: boolean): number => {
-      const snug = new SnugSheets(problem, { share: 0.02, most: 0.02 * sheet.area, evenly })
-      snug.find({ blocks: 1000, rests: 3000, sheets: 2000 }, never)
+      const reach = { blocks: 1000, rests: 3000, sheets: 2000 }
+      const snug = new SnugSheets(problem, { share: 0.02, most: 0.02 * sheet.area, evenly }, reach)
+      snug.find(never)
       return snug.found.filter((s) => snug.packing.counts(s.holds)[largest]! > 0).length
     }
     expect(withLargest(true)).toBeGreaterThan(0)
@@ -140,10 +166,11 @@ describe('full sheets and what they leave', () => {
       const twice = shrunk(seed, [sheet, sheet], 6, 20, seed % 2 === 0)
       // some of a size, so that which piece of a shape is taken matters
       const problem = { ...sameTogether([...twice, ...twice.slice(0, 1 + below(random, 5))]), sheets: [sheet] }
-      const snug = new SnugSheets(problem, { share: 0.1, most: 0.1 * sheet.area, evenly: true })
-      snug.find({ blocks: 500, rests: 500, sheets: 50 }, never)
+      const reach = { blocks: 500, rests: 500, sheets: 50 }
+      const snug = new SnugSheets(problem, { share: 0.1, most: 0.1 * sheet.area, evenly: true }, reach)
+      snug.find(never)
       expect(snug.found.length).toBeGreaterThan(0)
-      const full = [snug.full(snug.found[below(random, snug.found.length)]!)]
+      const full = [fullSheet(snug.packing, snug.found[below(random, snug.found.length)]!)]
       const parts = without(problem, full)
       const plan = together(problem, full, parts, layoutOf(parts.rest, firstPlan(parts.rest, random)))
       const pieces = [...plan.laid.flatMap((l) => l.lying.map((p) => p.piece)), ...plan.left]

@@ -4,6 +4,7 @@ import { readInstance } from '#core/cutting/read-instance'
 import type { FullSheet } from '#core/cutting/two-d/build-up'
 import { piecesIn } from '#core/cutting/two-d/blocks'
 import { fillSnugly, playFor } from '#core/cutting/two-d/snug/fill'
+import { fullSheet } from '#core/cutting/two-d/snug/full'
 import { SnugSheets } from '#core/cutting/two-d/snug/sheets'
 import { outOfBlocks } from '#core/cutting/two-d/layout'
 import { inSpanningRows } from '#core/cutting/two-d/rows'
@@ -57,7 +58,7 @@ describe('sheets without waste', () => {
       const problem = cutApart(seed, 8, 10, true, { grid: 10 })
       const reach = { blocks: 3000, rests: 20_000, sheets: 5000, nodes: 1000 }
       expect(fillSnugly(problem, NONE, ANY, reach, never).length, `seed ${seed}`).toBeLessThan(8)
-      const found = fillSnugly(problem, NONE, ANY, { ...reach, tries: { lasts: 150, pairs: 20 } }, never)
+      const found = fillSnugly(problem, NONE, ANY, { ...reach, tries: { lasts: 150, more: [20] } }, never)
       const held = problem.shapes.map((_, i) => found.reduce((sum, f) => sum + f.built.counts[i]!, 0))
       expect(held, `seed ${seed}`).toEqual([...demandOf(problem)])
       for (const full of found) expect(faultsOf(problem, full)).toEqual([])
@@ -67,11 +68,11 @@ describe('sheets without waste', () => {
   it('hold what they say, beside each other and to the edges', () => {
     for (const seed of [3, 8]) {
       const problem = cutApart(seed, 3, 10, seed === 8)
-      const tight = new SnugSheets(problem, NONE)
-      tight.find(REACH, never)
+      const tight = new SnugSheets(problem, NONE, REACH)
+      tight.find(never)
       expect(tight.found.length).toBeGreaterThanOrEqual(3)
       for (const one of tight.found) {
-        const full = tight.full(one)
+        const full = fullSheet(tight.packing, one)
         expect(faultsOf(problem, full)).toEqual([])
         const net = full.built.counts.reduce((sum, n, i) => sum + n * problem.shapes[i]!.area, 0)
         expect(net).toBeCloseTo(problem.sheets[full.sheet]!.area, 3)
@@ -82,14 +83,13 @@ describe('sheets without waste', () => {
   it('are all found from the halves of a sheet and from whole ones', () => {
     const problem = cutApart(5, 3, 11, true)
     const names = (blocks: number): string[] => {
-      const tight = new SnugSheets(problem, NONE)
-      expect(tight.find({ ...REACH, blocks }, never)).toBe(true)
+      const tight = new SnugSheets(problem, NONE, { ...REACH, blocks })
+      expect(tight.find(never)).toBe(true)
       return tight.found.map((f) => [...tight.packing.counts(f.holds)].join(' ')).sort()
     }
     const all = names(1e6)
-    const half = new SnugSheets(problem, NONE)
     let blocks = 200
-    while (!half.find({ ...REACH, blocks }, never) && blocks < 1e6) blocks *= 1.3
+    while (!new SnugSheets(problem, NONE, { ...REACH, blocks }).find(never) && blocks < 1e6) blocks *= 1.3
     expect(names(blocks)).toEqual(all)
   })
 

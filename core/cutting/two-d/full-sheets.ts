@@ -23,7 +23,7 @@ interface Level extends Reach {
 
 /** How far sheets without waste are looked for before that, where none may be wasted. */
 const TIGHT_LEVELS: readonly Level[] = [
-  { times: 0, blocks: 3000, rests: 20_000, sheets: 10_000, nodes: 1000, tries: { lasts: 150, pairs: 20 } },
+  { times: 0, blocks: 3000, rests: 20_000, sheets: 10_000, nodes: 1000, tries: { lasts: 150, more: [20] } },
   { times: 0, blocks: 10_000, rests: 25_000, sheets: 50_000, nodes: 2000 },
 ]
 
@@ -61,7 +61,7 @@ export class FullSheets {
   ) {
     this.room = roomFor(problem, least)
     this.slack = Math.max(0, this.room - areaOfAll(problem))
-    this.bySteps = new BySteps(problem, this.slack, this.room)
+    this.bySteps = new BySteps(problem, this.slack, this.room, means.second)
   }
 
   /** What blocks may waste, where that is next to nothing, for some times the share that the plan may waste. */

@@ -5,7 +5,7 @@ import type { Layout } from './layout'
 import { together, without } from './rest'
 import { areaOfAll, stockWithin, type Problem } from './sheets'
 import { SlicingSearch, type Course } from './slicing/search'
-import { largestFirst } from './snug/filled'
+import { fullSheet } from './snug/full'
 import { SnugSheets, type SnugSheet } from './snug/sheets'
 
 /** How many sheets are left to be filled in another way. */
@@ -94,8 +94,8 @@ export class OneByOne {
     const largest = Math.max(...rest.sheets.map((s) => (s.count > 0 ? s.area : 0)))
     let share = Math.max(slack * LITTLE, (this.shares.get(left) ?? 0) / MORE) * (0.7 + 0.6 * random())
     for (let trial = 1; ; trial++, share *= MORE) {
-      const snug = new SnugSheets(rest, { share, most: share * largest, evenly: true })
-      snug.find(REACH, over)
+      const snug = new SnugSheets(rest, { share, most: share * largest, evenly: true }, REACH)
+      snug.find(over)
       const found = snug.found.length
       if (found < TOO_FEW && (found === 0 || share <= slack) && trial < TRIALS && !over()) continue
       this.shares.set(left, share)
@@ -118,10 +118,20 @@ export class OneByOne {
         more.filter((m) => m.sheet === sheet).length < stock.filter((s) => s === sheet).length
       open = open.filter((s) => isThere(s.sheet) && packing.both(held, s.holds))
     }
-    return [...full, ...more.map((s) => snug.full(s))]
+    return [...full, ...more.map((s) => fullSheet(packing, s))]
   }
 
   private limitBeside(full: readonly FullSheet[]): number {
     return this.limit - full.reduce((sum, f) => sum + this.problem.sheets[f.sheet]!.cost, 0)
   }
+}
+
+/** Full sheets in order, those first whose pieces are large for the sheet. */
+function largestFirst({ found, packing }: SnugSheets, { shapes, sheets }: Problem): SnugSheet[] {
+  const weight = ({ holds, sheet }: SnugSheet): number =>
+    packing.counts(holds).reduce((sum, n, shape) => sum + n * shapes[shape]!.area ** 2, 0) / sheets[sheet]!.area ** 2
+  return found
+    .map((s): [number, SnugSheet] => [weight(s), s])
+    .sort((a, b) => b[0] - a[0])
+    .map(([, s]) => s)
 }

@@ -140,11 +140,12 @@ class Cheaper {
 
   /**
    * Whether sides that nearly agree are looked for now: until that takes long, then by turns with the other ways. A second search
-   * has it done by the first.
+   * does so from the start.
    */
   private agree(count: number): boolean {
-    if (this.tight || this.means.second) return false
-    return this.full.agree(this.loose ? 1 : 2) || (count % 2 === 0 && this.full.agree(SATED))
+    if (this.tight) return false
+    const first = !this.means.second && this.full.agree(this.loose ? 1 : 2)
+    return first || (count % 2 === 0 && this.full.agree(SATED))
   }
 
   private get done(): boolean {

@@ -43,7 +43,11 @@ export interface Oriented {
 export interface Side extends Oriented {
   readonly along: number
   readonly across: number
-  /** What the block holds, once more: most are asked for nothing else. */
+  /** The same as of the block, once more: to be looked at one after the other quickly. */
+  readonly number: number
+  readonly net: number
+  readonly uneven: number
+  readonly joins: number
   readonly holds: Packed
 }
 
@@ -103,6 +107,7 @@ export class SnugBlocks {
   constructor(
     private readonly problem: Problem,
     readonly play: Play,
+    private readonly atMost: number,
   ) {
     this.exact = play.share === 0
     this.unit = this.exact ? 0.001 : 1
@@ -111,7 +116,7 @@ export class SnugBlocks {
     this.packing = new PackedCounts(demand)
     const wanted = problem.shapes.filter((_, shape) => demand[shape]! > 0)
     this.thinnest = Math.min(...wanted.map((s) => Math.min(s.l, s.w)))
-    this.waiting = play.evenly ? new EachInTurn(problem.shapes.length) : new SmallestFirst()
+    this.waiting = play.evenly ? new EachInTurn(problem.shapes.length) : new SmallestFirst(atMost)
     const ranks = ranksOf(problem.shapes)
     const random = randomFrom(1)
     problem.shapes.forEach(({ l, w, area, turns }, shape) => {
@@ -119,18 +124,28 @@ export class SnugBlocks {
       const largest = ranks[shape]!
       if (demand[shape]! > 0)
         this.offer({
-          ...{ l, w, net: area, turns, holds: this.packing.one(shape), name, largest, made: shape },
-          ...{ uneven: 0, joins: 0 },
+          number: -1,
+          l,
+          w,
+          net: area,
+          turns,
+          holds: this.packing.one(shape),
+          name,
+          largest,
+          uneven: 0,
+          joins: 0,
+          made: shape,
         })
     })
   }
 
-  /** Builds all, or as many as are asked for or as there is time for. */
-  build(atMost: number, over: () => boolean): void {
-    while (this.all.length < atMost && ((this.all.length & 63) !== 0 || !over())) {
+  /** Builds all, or as many as may be or as there is time for. */
+  build(over: () => boolean): void {
+    while (this.all.length < this.atMost && ((this.all.length & 63) !== 0 || !over())) {
       const next = this.waiting.pop()
       if (!next) break
-      const block: SnugBlock = { ...next, number: this.all.length }
+      const block = next as SnugBlock & { number: number }
+      block.number = this.all.length
       this.all.push(block)
       this.keep({ block, turned: false })
       if (block.turns) this.keep({ block, turned: true })
@@ -189,8 +204,9 @@ export class SnugBlocks {
   private keep(oriented: Oriented): void {
     const { block, turned } = oriented
     const [l, w] = turned ? [block.w, block.l] : [block.l, block.w]
-    this.keepAlong(0, { ...oriented, along: l, across: w, holds: block.holds })
-    this.keepAlong(1, { ...oriented, along: w, across: l, holds: block.holds })
+    const { number, net, uneven, joins, holds } = block
+    this.keepAlong(0, { block, turned, along: l, across: w, number, net, uneven, joins, holds })
+    this.keepAlong(1, { block, turned, along: w, across: l, number, net, uneven, joins, holds })
   }
 
   private keepAlong(axis: 0 | 1, side: Side): void {
@@ -208,6 +224,7 @@ export class SnugBlocks {
   private join(mine: Oriented, axis: 0 | 1, turning: boolean): void {
     const { block } = mine
     const { play } = this
+    const { most } = this.waiting
     const [l, w] = mine.turned ? [block.w, block.l] : [block.l, block.w]
     const [along, across] = axis === 0 ? [l, w] : [w, l]
     const last = axisOf(mine) === axis ? (block.made as Join).last : block.number
@@ -216,10 +233,9 @@ export class SnugBlocks {
     const turns = block.turns && turning
     for (const sides of this.beside(axis, across, this.narrower(spare), wider, turning))
       for (const other of sides) {
-        const b = other.block
         const gap = across - other.across
-        if (b.number > last) break
-        if ((gap * b.net) / other.across > spare) {
+        if (other.number > last || block.net + other.net > most) break
+        if ((gap * other.net) / other.across > spare) {
           if (play.evenly) continue
           // what comes after is larger still
           break
@@ -231,17 +247,18 @@ export class SnugBlocks {
           if (this.exact && !play.evenly) break
           continue
         }
-        const net = block.net + b.net
+        const net = block.net + other.net
         if (!this.exact && long * wide - net > this.spare(net)) continue
-        const uneven = block.uneven + b.uneven + Math.abs(gap)
-        const joins = block.joins + b.joins + 1
+        const uneven = block.uneven + other.uneven + Math.abs(gap)
+        const joins = block.joins + other.joins + 1
         if (play.step !== undefined && uneven > play.step * (AT_ONCE + FOR_EACH * joins)) continue
         if (!this.packing.both(block.holds, other.holds)) continue
-        const holds = this.packing.sum(block.holds, b.holds)
+        const holds = this.packing.sum(block.holds, other.holds)
+        const b = other.block
         const name = (block.name + b.name) % PRIME
         const largest = Math.max(block.largest, b.largest)
         const made: Join = { axis, parts: [mine, other], last: b.number }
-        this.offer({ l: nl, w: nw, net, turns, name, largest, uneven, joins, holds, made })
+        this.offer({ number: -1, l: nl, w: nw, net, turns, holds, name, largest, uneven, joins, made })
       }
   }
 

@@ -3,7 +3,9 @@ import { areaOfAll, type Problem } from '../sheets'
 import type { Play } from './blocks'
 import { without } from '../rest'
 import { cover, type Spent } from './cover'
-import { filled, type Tries } from './filled'
+import { Filling, type Tries } from './filled'
+import { fullSheet } from './full'
+import { Pool } from './pool'
 import { SnugSheets, type Reach as SheetsReach } from './sheets'
 
 /** How far it goes. */
@@ -60,14 +62,17 @@ export function fillSnugly(problem: Problem, play: Play, may: Spent, reach: Reac
   while (!over()) {
     const { rest } = without(problem, full)
     if (rest.pieces.length === 0) break
-    const snug = new SnugSheets(rest, { ...play, most: Math.min(play.most, Math.max(1, waste)) })
-    snug.find(reach, over)
+    const snug = new SnugSheets(rest, { ...play, most: Math.min(play.most, Math.max(1, waste)) }, reach)
+    snug.find(over)
     const left = { waste: waste + 1, cost }
     const chosen = cover(rest, snug.packing, snug.found, left, reach.nodes, over)
     if (chosen.length === 0) break
-    let more: readonly FullSheet[] = chosen.map((s) => snug.full(s))
+    let more: readonly FullSheet[] = chosen.map((s) => fullSheet(snug.packing, s))
     if (reach.tries && !takesAll(rest, more)) {
-      const set = filled(rest, snug, play, left, reach.tries, over)
+      const pool = new Pool(rest)
+      pool.add(snug.found)
+      const effort = { tries: reach.tries, tried: new Set<string>(), work: { left: Infinity }, over }
+      const set = new Filling(rest, play, left, effort).filled(pool)
       if (takesAll(rest, set)) more = set
     }
     full.push(...more)

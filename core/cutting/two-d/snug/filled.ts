@@ -3,111 +3,153 @@ import { without } from '../rest'
 import { areaOfAll, type Problem } from '../sheets'
 import type { Play } from './blocks'
 import type { Spent } from './cover'
+import { fullSheet } from './full'
 import { goTogether, type Together } from './go-together'
-import { SnugSheets, type Reach, type SnugSheet } from './sheets'
+import { Pool } from './pool'
+import { SnugSheets, type Reach } from './sheets'
 
-/** How many times a piece is given a sheet or left, where one sheet may be left, and where two. */
-const NODES = { last: 100_000, pair: 20_000 }
+/** How many times a piece is given a sheet or left, where one sheet may be left, and where more; fewer in what a set leaves. */
+const NODES = { last: 100_000, more: 20_000 }
+const NODES_WITHIN = { last: 10_000, more: 3000 }
 
-/** How far full sheets are looked for in what leaves two sheets, and in what leaves one: there are few pieces then. */
-const PAIR: Reach = { blocks: 2000, rests: 2000, sheets: 300 }
+/** Of sets that leave so many sheets only those of the full sheets whose sides differ least are gone through. */
+const AMONG = [Infinity, Infinity, 300, 100]
+
+/** How far full sheets are looked for in what leaves one sheet, and in what leaves more: there are few pieces then. */
 const LAST: Reach = { blocks: 2000, rests: 2000, sheets: 1 }
+const MORE: Reach = { blocks: 4000, rests: 4000, sheets: 1000 }
 
-/** How much larger the step is for them. */
-const PAIR_STEP = 1.5
-const LAST_STEP = 3
+/** How much larger the step is for them, one time after the other. */
+const LAST_STEPS = [1.4, 2, 3]
+const MORE_STEPS = [1.2, 1.6, 2.2]
 
-/** How often what a set leaves is looked through: for a last sheet, for the last two. */
+/** How often what a set leaves is looked through: where that is one sheet, and where it is two, three and so on. */
 export interface Tries {
   readonly lasts: number
-  readonly pairs: number
+  readonly more: readonly number[]
 }
 
-const OF_A_PAIR: Tries = { lasts: 30, pairs: 0 }
+const WITHIN: Tries = { lasts: 30, more: [3, 2, 1] }
 
-/**
- * Sheets that go together, and that take every piece or as much as was found. Of sets that leave one or two sheets those first
- * whose sides differ least.
- * @param snug the full sheets found
- * @param may what they may waste and cost in all, mm²
- */
-export function filled(
-  problem: Problem,
-  snug: SnugSheets,
-  play: Play,
-  may: Spent,
-  tries: Tries,
-  over: () => boolean,
-): readonly FullSheet[] {
-  const full = (set: Together): FullSheet[] => set.sheets.map((s) => snug.full(s))
-  const lasts = openSets(problem, snug, may, { sheets: 1, nodes: NODES.last, over })
-  if (lasts.best.rest < 1) return full(lasts.best)
-  for (const set of lasts.sets.slice(0, tries.lasts)) {
-    if (over()) break
-    const last = lastOf(without(problem, full(set)).rest, play, set.left, over)
-    if (last) return [...full(set), last]
-  }
-  let [most, least] = [full(lasts.best), lasts.best.rest]
-  if (tries.pairs === 0) return most
-  for (const set of openSets(problem, snug, may, { sheets: 2, nodes: NODES.pair, over }).sets.slice(0, tries.pairs)) {
-    if (over() || least < 1) break
-    const more = pairOf(without(problem, full(set)).rest, play, set.left, over)
-    const rest = set.rest - more.reduce((sum, f) => sum + problem.sheets[f.sheet]!.area - f.waste, 0)
-    if (rest < least) [most, least] = [[...full(set), ...more], rest]
-  }
-  return most
+/** How far what sets leave is looked through. */
+export interface Effort {
+  readonly tries: Tries
+  /** What is left by sets that were looked through: it isn't again. */
+  readonly tried: Set<string>
+  /** How many blocks and sheets may yet be made for it, all in all. */
+  readonly work: { left: number }
+  readonly over: () => boolean
 }
 
 /**
- * Sets that leave no more than so many sheets, one for all that leave the same pieces, those first whose sides differ least;
- * and of all sets the one that leaves least.
+ * Sheets that go together, and that take every piece or as much as was found. What sets of full sheets leave, of one sheet, of
+ * two and so on, is looked through as if there were nothing else: of sets that leave as many those first whose sides differ least.
  */
-function openSets(
-  problem: Problem,
-  snug: SnugSheets,
-  may: Spent,
-  { sheets, nodes, over }: { sheets: number; nodes: number; over: () => boolean },
-): { sets: readonly Together[]; best: Together } {
-  const area = sheets * Math.max(...problem.sheets.map((s) => s.area))
-  const byRest = new Map<string, Together & { uneven: number }>()
-  const best = goTogether(problem, snug.packing, largestFirst(snug, problem), may, { area, nodes, over }, (set) => {
-    const uneven = set.sheets.reduce((sum, s) => sum + s.uneven, 0)
-    const name = set.holds.join()
-    const same = byRest.get(name)
-    if (!same || uneven < same.uneven) byRest.set(name, { ...set, sheets: [...set.sheets], uneven })
-    return set.rest < 1
-  })
-  return { sets: [...byRest.values()].sort((a, b) => a.uneven - b.uneven), best }
+export class Filling {
+  private readonly nodes: typeof NODES
+
+  /** @param may what sheets may waste and cost in all, mm² */
+  constructor(
+    private readonly problem: Problem,
+    private readonly play: Play,
+    private readonly may: Spent,
+    private readonly effort: Effort,
+    within = false,
+  ) {
+    this.nodes = within ? NODES_WITHIN : NODES
+  }
+
+  /** @param pool the full sheets found */
+  filled(pool: Pool): readonly FullSheet[] {
+    const { tries, work, over } = this.effort
+    const full = (set: Together): FullSheet[] => set.sheets.map((s) => fullSheet(pool.packing, s))
+    const lasts = this.openSets(pool, 1, this.nodes.last)
+    if (lasts.best.rest < 1) return full(lasts.best)
+    for (const set of this.untried(lasts.sets, tries.lasts)) {
+      if (over()) break
+      const last = this.lastOf(without(this.problem, full(set)).rest, set.left)
+      if (last) return [...full(set), last]
+    }
+    let [best, least] = [full(lasts.best), lasts.best.rest]
+    for (const [i, times] of tries.more.entries()) {
+      if (over()) return best
+      const { sets } = this.openSets(pool, i + 2, this.nodes.more)
+      for (const set of this.untried(sets, times)) {
+        if (over() || work.left <= 0) return best
+        const more = this.moreOf(without(this.problem, full(set)).rest, set.left)
+        const rest = set.rest - areaIn(this.problem, more)
+        if (rest < least) [best, least] = [[...full(set), ...more], rest]
+        if (least < 1) return best
+      }
+    }
+    return best
+  }
+
+  /**
+   * Sets that leave no more than so many sheets, one for all that leave the same pieces, those first whose sides differ least;
+   * and of all sets the one that leaves least.
+   */
+  private openSets(pool: Pool, sheets: number, nodes: number): { sets: readonly Together[]; best: Together } {
+    const { problem, may, effort } = this
+    const area = sheets * Math.max(...problem.sheets.map((s) => s.area))
+    const byRest = new Map<string, Together & { uneven: number }>()
+    const among = pool.best(AMONG[sheets - 1]!)
+    const best = goTogether(problem, pool.packing, among, may, { area, nodes, over: effort.over }, (set) => {
+      const uneven = set.sheets.reduce((sum, s) => sum + s.uneven, 0)
+      const name = set.holds.join()
+      const same = byRest.get(name)
+      if (!same || uneven < same.uneven) byRest.set(name, { ...set, sheets: [...set.sheets], uneven })
+      return set.rest < 1
+    })
+    return { sets: [...byRest.values()].sort((a, b) => a.uneven - b.uneven), best }
+  }
+
+  /** The first of the sets that leave what was not looked through yet. */
+  private untried(sets: readonly Together[], most: number): readonly Together[] {
+    const { tried } = this.effort
+    const some = sets.filter((set) => set.sheets.length > 0 && !tried.has(set.holds.join())).slice(0, most)
+    for (const set of some) tried.add(set.holds.join())
+    return some
+  }
+
+  /** One sheet that takes all there is. */
+  private lastOf(rest: Problem, left: Spent): FullSheet | null {
+    const sheets = rest.sheets.map((s) => (s.cost <= left.cost + 1 ? s : { ...s, count: 0 }))
+    const area = areaOfAll(rest)
+    for (const play of this.wider(LAST_STEPS)) {
+      const snug = new SnugSheets({ ...rest, sheets }, { ...play, most: left.waste }, LAST)
+      snug.find(this.effort.over)
+      const all = snug.found.find(({ sheet, waste }) => sheets[sheet]!.area - waste >= area - 1)
+      if (all) return fullSheet(snug.packing, all)
+    }
+    return null
+  }
+
+  /** Some sheets that take all there is, or as much as was found. */
+  private moreOf(rest: Problem, left: Spent): readonly FullSheet[] {
+    const { work, over } = this.effort
+    const pool = new Pool(rest)
+    const effort: Effort = { tries: WITHIN, tried: new Set(), work, over }
+    let best: readonly FullSheet[] = []
+    for (const play of this.wider(MORE_STEPS)) {
+      const snug = new SnugSheets(rest, { ...play, most: left.waste }, MORE)
+      snug.find(over)
+      work.left -= snug.built + snug.found.length
+      pool.add(snug.found)
+      const full = new Filling(rest, play, left, effort, true).filled(pool)
+      if (areaIn(rest, full) > areaIn(rest, best)) best = full
+      if (areaIn(rest, best) >= areaOfAll(rest) - 1 || over() || work.left <= 0) break
+    }
+    return best
+  }
+
+  /** The same with larger and larger steps, where there are steps. */
+  private wider(times: readonly number[]): readonly Play[] {
+    const { step, ...play } = this.play
+    return step === undefined ? [play] : times.map((t) => ({ ...play, step: step * t }))
+  }
 }
 
-/** The same with a larger step. */
-const wider = ({ step, ...play }: Play, times: number): Play =>
-  step === undefined ? play : { ...play, step: step * times }
-
-/** One sheet that takes all there is. */
-function lastOf(rest: Problem, play: Play, left: Spent, over: () => boolean): FullSheet | null {
-  const sheets = rest.sheets.map((s) => (s.cost <= left.cost + 1 ? s : { ...s, count: 0 }))
-  const snug = new SnugSheets({ ...rest, sheets }, { ...wider(play, LAST_STEP), most: left.waste })
-  snug.find(LAST, over)
-  const area = areaOfAll(rest)
-  const all = snug.found.find(({ sheet, waste }) => sheets[sheet]!.area - waste >= area - 1)
-  return all ? snug.full(all) : null
-}
-
-/** Two sheets that take all there is, or as much as was found. */
-function pairOf(rest: Problem, play: Play, left: Spent, over: () => boolean): readonly FullSheet[] {
-  const larger = { ...wider(play, PAIR_STEP), most: left.waste }
-  const snug = new SnugSheets(rest, larger)
-  snug.find(PAIR, over)
-  return filled(rest, snug, larger, left, OF_A_PAIR, over)
-}
-
-/** Full sheets in order, those first whose pieces are large for the sheet. */
-export function largestFirst({ found, packing }: SnugSheets, { shapes, sheets }: Problem): SnugSheet[] {
-  const weight = ({ holds, sheet }: SnugSheet): number =>
-    packing.counts(holds).reduce((sum, n, shape) => sum + n * shapes[shape]!.area ** 2, 0) / sheets[sheet]!.area ** 2
-  return found
-    .map((s): [number, SnugSheet] => [weight(s), s])
-    .sort((a, b) => b[0] - a[0])
-    .map(([, s]) => s)
-}
+/** Area of the pieces in some full sheets, mm². */
+const areaIn = ({ sheets }: Problem, full: readonly FullSheet[]): number =>
+  full.reduce((sum, { sheet, waste }) => sum + sheets[sheet]!.area - waste, 0)

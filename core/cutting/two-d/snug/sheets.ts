@@ -1,10 +1,8 @@
 import TinyQueue from 'tinyqueue'
 import { SAME } from '../../instance'
-import type { Block } from '../blocks'
-import type { FullSheet } from '../build-up'
 import type { Packed } from '../packed-counts'
 import type { Problem } from '../sheets'
-import { PRIME, SnugBlocks, type Oriented, type Play, type Side, type SnugBlock } from './blocks'
+import { PRIME, SnugBlocks, type Oriented, type Play, type Side } from './blocks'
 
 /** A piece of stock filled with little waste or none: what was taken away from it, and the block that fills what was left. */
 export interface SnugSheet {
@@ -28,6 +26,9 @@ export interface Reach {
 
 /** What part of the waste allowed a sheet that is taken up is worth, when it is decided where to go on. */
 const PROMISING = 0.8
+
+/** The same where sides may differ by a step: a whole sheet is worth so many steps. */
+const EVEN = 3
 
 /** What is left of a sheet when some blocks are taken away from it. */
 interface Rest {
@@ -64,8 +65,9 @@ export class SnugSheets {
   constructor(
     private readonly problem: Problem,
     private readonly play: Play,
+    private readonly reach: Reach,
   ) {
-    this.blocks = new SnugBlocks(problem, play)
+    this.blocks = new SnugBlocks(problem, play, reach.blocks)
   }
 
   get packing(): SnugBlocks['packing'] {
@@ -78,21 +80,27 @@ export class SnugSheets {
   }
 
   /** @returns whether these are all there are whose blocks keep to the play */
-  find(reach: Reach, over: () => boolean): boolean {
-    this.blocks.build(reach.blocks, over)
-    const ended = this.problem.sheets.map((s, sheet) => s.count === 0 || this.takeAway(sheet, reach, over))
+  find(over: () => boolean): boolean {
+    this.blocks.build(over)
+    const ended = this.problem.sheets.map((s, sheet) => s.count === 0 || this.takeAway(sheet, over))
     const largest = Math.max(...this.problem.sheets.map((s) => s.area))
     return ended.every(Boolean) && this.blocks.upTo >= largest / 2
   }
 
-  private takeAway(sheet: number, reach: Reach, over: () => boolean): boolean {
+  private takeAway(sheet: number, over: () => boolean): boolean {
     const { l, w } = this.problem.sheets[sheet]!
-    const { most } = this.play
-    const nothing = { net: 0, uneven: 0, holds: this.packing.none(), name: 0, taken: null }
-    const all: Rest = { l, w, spare: this.play.most, ...nothing }
+    const all: Rest = {
+      l,
+      w,
+      net: 0,
+      uneven: 0,
+      holds: this.packing.none(),
+      name: 0,
+      spare: this.play.most,
+      taken: null,
+    }
     this.close(sheet, all)
-    // those first that have wasted little for what they have taken
-    const key = (rest: Rest): number => (most - rest.spare) / most - (PROMISING * rest.net) / (l * w)
+    const key = this.order(l * w)
     const open = new TinyQueue<Rest>([all], (a, b) => key(a) - key(b))
     const met = new Set<number>()
     let rests = 0
@@ -103,11 +111,20 @@ export class SnugSheets {
       open.push(rest)
     }
     for (let rest = open.pop(); rest; rest = open.pop()) {
-      if (this.found.length >= reach.sheets || rests++ > reach.rests || ((rests & 7) === 0 && over())) return false
+      if (this.found.length >= this.reach.sheets || rests++ > this.reach.rests || ((rests & 7) === 0 && over()))
+        return false
       for (const axis of [0, 1] as const)
         for (const turning of [false, true]) this.smaller(sheet, rest, axis, turning, keep)
     }
     return true
+  }
+
+  /** Those first that have wasted little for what they have taken, or whose sides differ little for it. */
+  private order(area: number): (rest: Rest) => number {
+    const { most, step } = this.play
+    return step === undefined
+      ? ({ spare, net }) => (most - spare) / most - (PROMISING * net) / area
+      : ({ uneven, net }) => uneven / step - (EVEN * net) / area
   }
 
   /** Takes one more block away, of a row in one order only. What one block may fill is closed, the rest is kept. */
@@ -133,10 +150,13 @@ export class SnugSheets {
         if (closes && blocks.exact && blocks.filling(rl, rw, 0).length === 0) continue
         if (!packing.both(from.holds, side.holds)) continue
         const rest: Rest = {
-          ...{ l: rl, w: rw, net: from.net + block.net, spare: from.spare - lost },
+          l: rl,
+          w: rw,
+          net: from.net + block.net,
           uneven: from.uneven + block.uneven + across - side.across,
           holds: packing.sum(from.holds, block.holds),
           name: (from.name + block.name) % PRIME,
+          spare: from.spare - lost,
           taken: { from, axis, side },
         }
         // where not the smallest blocks come first some that fill it may have been built all the same
@@ -158,28 +178,5 @@ export class SnugSheets {
       const uneven = rest.uneven + last.block.uneven + rest.w - last.across + rest.l - last.along
       this.found.push({ sheet, waste, uneven, holds: this.packing.sum(rest.holds, last.block.holds), rest, last })
     }
-  }
-
-  /** The same as other full sheets are. */
-  full({ sheet, waste, holds, rest, last }: SnugSheet): FullSheet {
-    let all = { block: this.blockOf(last.block), turned: last.turned }
-    for (let { taken } = rest; taken; { taken } = taken.from) {
-      const { axis, side } = taken
-      const { l, w } = taken.from
-      const parts = [{ block: this.blockOf(side.block), turned: side.turned }, all] as const
-      all = { block: { l, w, area: l * w, turns: false, made: { axis, parts } }, turned: false }
-    }
-    return { sheet, waste, built: { block: all.block, counts: this.packing.counts(holds), waste } }
-  }
-
-  private blockOf({ l, w, turns, made }: SnugBlock): Block {
-    const area = l * w
-    if (typeof made === 'number') return { l, w, area, turns, made: { piece: made } }
-    const [a, b] = made.parts
-    const parts = [
-      { block: this.blockOf(a.block), turned: a.turned },
-      { block: this.blockOf(b.block), turned: b.turned },
-    ] as const
-    return { l, w, area, turns, made: { axis: made.axis, parts } }
   }
 }

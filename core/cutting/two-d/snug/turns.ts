@@ -2,7 +2,7 @@ import TinyQueue from 'tinyqueue'
 import type { SnugBlock } from './blocks'
 
 /** A block whose turn has not come yet. */
-export type Waiting = Omit<SnugBlock, 'number'>
+export type Waiting = SnugBlock
 
 /** Blocks that wait to be built on, and whose turn it is. */
 export interface Turns {
@@ -10,22 +10,44 @@ export interface Turns {
   pop(): Waiting | null
   /** The least area of the pieces of a block that waits, mm²; Infinity when none does. */
   least(): number
+  /** Blocks of more than this area would never have their turn, mm²; they need not wait. */
+  readonly most: number
 }
+
+/** So many times as many as will have their turn may wait. */
+const TOO_MANY = 2
+
+const queueOf = (blocks: Waiting[]): TinyQueue<Waiting> =>
+  new TinyQueue(blocks, (a, b) => a.net - b.net || a.l * a.w - b.l * b.w)
 
 /** The smallest first: then all up to some area have been built. */
 export class SmallestFirst implements Turns {
-  private readonly queue = new TinyQueue<Waiting>([], (a, b) => a.net - b.net || a.l * a.w - b.l * b.w)
+  most = Infinity
+  private queue = queueOf([])
+
+  /** @param turns how many blocks will have their turn */
+  constructor(private turns: number) {}
 
   push(block: Waiting): void {
+    if (block.net > this.most) return
     this.queue.push(block)
+    if (this.queue.length > TOO_MANY * this.turns) this.drop()
   }
 
   pop(): Waiting | null {
+    this.turns--
     return this.queue.pop() ?? null
   }
 
   least(): number {
-    return this.queue.peek()?.net ?? Infinity
+    return this.queue.peek()?.net ?? this.most
+  }
+
+  /** Drops those that would never have their turn. */
+  private drop(): void {
+    const waiting = this.queue.data
+    this.most = Float64Array.from(waiting, (b) => b.net).sort()[Math.ceil(this.turns)]!
+    this.queue = queueOf(waiting.filter((b) => b.net <= this.most))
   }
 }
 
@@ -36,6 +58,7 @@ const share = ({ l, w, net }: Waiting): number => (l * w - net) / (l * w)
  * not all can be built, large pieces are in as many as small ones.
  */
 export class EachInTurn implements Turns {
+  readonly most = Infinity
   private readonly queues: readonly TinyQueue<Waiting>[]
   private turn = 0
 
