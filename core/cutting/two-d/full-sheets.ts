@@ -77,9 +77,9 @@ export class FullSheets {
     return this.laid(this.snug(limit) ?? this.grown(limit))
   }
 
-  /** Whether sides that nearly agree may tell more. @param sated how often that may take long */
-  agree(sated: number): boolean {
-    return this.bySteps.goes(sated)
+  /** Whether sides that nearly agree may tell more, and how many rounds of the other ways that is worth. */
+  get agree(): Pick<BySteps, 'goes' | 'worth'> {
+    return this.bySteps
   }
 
   /** Looks for sides that nearly agree, and lays the full sheets that together cover most. */

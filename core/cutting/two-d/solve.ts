@@ -24,9 +24,6 @@ const MOSTLY = 5
 /** Where sheets are best filled one by one, the other ways come in one of so many rounds; and the other way about. */
 const SELDOM = 4
 
-/** So often sides that nearly agree are looked for at most when that takes long. */
-const SATED = 6
-
 /** In so many rounds only single pieces are moved: that is quick, and enough where there is room. */
 const LIGHT = 2
 
@@ -104,6 +101,8 @@ class Cheaper {
   private readonly tight: boolean
   private readonly loose: boolean
   private rounds = 0
+  /** Rounds until sides that nearly agree are looked for again. */
+  private rest = 0
 
   constructor(
     private readonly problem: Problem,
@@ -127,25 +126,29 @@ class Cheaper {
     const count = this.rounds++
     if (count < LIGHT) this.singles(1)
     else if (!this.trees.goes || this.tight) this.others(count)
-    else if (this.agree(count)) this.sheets.offer(this.full.agreeing(this.limit))
-    else if (this.loose) {
-      if (count % SELDOM > 0) this.fill()
-      else if (!this.refill(1)) this.singles(1)
-    } else {
-      this.others(count)
-      if ((count - LIGHT) % SELDOM === 0) this.fill()
-    }
-    return this.sheets.least < this.single.least ? this.sheets.best : layoutOf(this.problem, this.single.best)
+    else if (!this.agree()) this.byTurns(count)
+    return this.best
   }
 
-  /**
-   * Whether sides that nearly agree are looked for now: until that takes long, then by turns with the other ways. A second search
-   * does so from the start.
-   */
-  private agree(count: number): boolean {
-    if (this.tight) return false
-    const first = !this.means.second && this.full.agree(this.loose ? 1 : 2)
-    return first || (count % 2 === 0 && this.full.agree(SATED))
+  /** What does best where so much may be wasted gets most of the time. */
+  private byTurns(count: number): void {
+    if (!this.loose) {
+      this.others(count)
+      if ((count - LIGHT) % SELDOM === 0) this.fill()
+    } else if (count % SELDOM > 0) this.fill()
+    else if (!this.refill(1)) this.singles(1)
+  }
+
+  /** Looks for sides that nearly agree: until that takes long, then by turns with the other ways. @returns whether it did */
+  private agree(): boolean {
+    if (!this.full.agree.goes || this.rest-- > 0) return false
+    this.rest = this.full.agree.worth
+    this.sheets.offer(this.full.agreeing(this.limit))
+    return true
+  }
+
+  private get best(): Layout {
+    return this.sheets.least < this.single.least ? this.sheets.best : layoutOf(this.problem, this.single.best)
   }
 
   private get done(): boolean {

@@ -15,8 +15,14 @@ const WIDEST = 25
 /** Of its area a block may waste this part: the step is what counts. */
 const SHARE = 0.1
 
-/** How far a level goes. */
-const REACH: Reach = { blocks: 40_000, rests: 6000, sheets: 4000 }
+/**
+ * How far a level goes, at first and when all steps were tried; of how many steps as many blocks may be built as may be; and
+ * how many rounds of the other ways a level is worth.
+ */
+const ROUNDS: readonly { reach: Reach; sated: number; worth: number }[] = [
+  { reach: { blocks: 10_000, rests: 6000, sheets: 4000 }, sated: 2, worth: 0 },
+  { reach: { blocks: 40_000, rests: 6000, sheets: 4000 }, sated: 4, worth: 8 },
+]
 
 /** So many full sheets are kept from level to level. */
 const KEPT = 2000
@@ -34,7 +40,10 @@ const LEAST = 10_000
  */
 export class BySteps {
   private step: number
-  private sated = 0
+  private round = 0
+  private levels = 0
+  /** The steps of this round with which as many blocks were built as may be. */
+  private sated: number[] = []
   private readonly sheets: number
   private readonly pool: Pool
   private readonly tried = new Set<string>()
@@ -57,9 +66,14 @@ export class BySteps {
     this.pool = new Pool(problem, KEPT)
   }
 
-  /** Whether there is more to be tried. @param sated steps with which as many blocks were built as may be, at most */
-  goes(sated: number): boolean {
-    return this.sheets > 1 && this.slack <= TOO_MUCH * this.room && this.step <= WIDEST && this.sated < sated
+  /** Whether there is more to be tried. */
+  get goes(): boolean {
+    return this.sheets > 1 && this.slack <= TOO_MUCH * this.room && this.step <= WIDEST && this.round < ROUNDS.length
+  }
+
+  /** How many rounds of the other ways a level is worth now. */
+  get worth(): number {
+    return ROUNDS[this.round]?.worth ?? 0
   }
 
   /**
@@ -69,14 +83,30 @@ export class BySteps {
    */
   next(limit: number, over: () => boolean): readonly FullSheet[] {
     const { problem, tried, pool } = this
+    const { reach } = ROUNDS[this.round]!
     const play = { share: SHARE, most: oneMayWaste(this.slack, this.sheets), step: this.step }
-    this.step *= MORE
-    const snug = new SnugSheets(problem, play, REACH)
+    const snug = new SnugSheets(problem, play, reach)
     snug.find(over)
-    if (snug.built >= REACH.blocks) this.sated++
     pool.add(snug.found)
-    const work = { left: Math.max(LEAST, snug.built + snug.found.length) }
+    this.goOn(snug.built >= reach.blocks)
+    const left = Math.max(LEAST, snug.built + snug.found.length)
     const may = { waste: this.slack + 1, cost: limit }
-    return new Filling(problem, play, may, { tries: TRIES, tried, work, over }).filled(pool)
+    const effort = { tries: TRIES, tried, lasts: { left }, more: { left }, over }
+    return new Filling(problem, play, may, effort).filled(pool)
+  }
+
+  /**
+   * To the next step; after the last of a round to the first step again with which not all blocks were built. Where that is so
+   * with the very first step sides tell nothing, and it is left to the other ways.
+   */
+  private goOn(sated: boolean): void {
+    if (sated) this.sated.push(this.step)
+    if (sated && this.levels === 0) this.round = ROUNDS.length
+    this.levels++
+    this.step *= MORE
+    if (this.sated.length < (ROUNDS[this.round]?.sated ?? Infinity)) return
+    this.step = this.sated[0]!
+    this.sated = []
+    this.round++
   }
 }

@@ -71,7 +71,8 @@ export function fillSnugly(problem: Problem, play: Play, may: Spent, reach: Reac
     if (reach.tries && !takesAll(rest, more)) {
       const pool = new Pool(rest)
       pool.add(snug.found)
-      const effort = { tries: reach.tries, tried: new Set<string>(), work: { left: Infinity }, over }
+      const any = { left: Infinity }
+      const effort = { tries: reach.tries, tried: new Set<string>(), lasts: any, more: any, over }
       const set = new Filling(rest, play, left, effort).filled(pool)
       if (takesAll(rest, set)) more = set
     }

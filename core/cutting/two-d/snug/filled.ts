@@ -31,13 +31,18 @@ export interface Tries {
 
 const WITHIN: Tries = { lasts: 30, more: [3, 2, 1] }
 
+export interface Work {
+  left: number
+}
+
 /** How far what sets leave is looked through. */
 export interface Effort {
   readonly tries: Tries
   /** What is left by sets that were looked through: it isn't again. */
   readonly tried: Set<string>
-  /** How many blocks and sheets may yet be made for it, all in all. */
-  readonly work: { left: number }
+  /** How many blocks and sheets may yet be made for last sheets, and for more than one, all in all. */
+  readonly lasts: Work
+  readonly more: Work
   readonly over: () => boolean
 }
 
@@ -61,24 +66,24 @@ export class Filling {
 
   /** @param pool the full sheets found */
   filled(pool: Pool): readonly FullSheet[] {
-    const { tries, work, over } = this.effort
+    const { tries, more, lasts, over } = this.effort
     const full = (set: Together): FullSheet[] => set.sheets.map((s) => fullSheet(pool.packing, s))
-    const lasts = this.openSets(pool, 1, this.nodes.last)
-    if (lasts.best.rest < 1) return full(lasts.best)
-    for (const set of this.untried(lasts.sets, tries.lasts)) {
-      if (over()) break
+    const { best: first, sets: ones } = this.openSets(pool, 1, this.nodes.last)
+    if (first.rest < 1) return full(first)
+    for (const set of this.untried(ones, tries.lasts)) {
+      if (over() || lasts.left <= 0) break
       const last = this.lastOf(without(this.problem, full(set)).rest, set.left)
       if (last) return [...full(set), last]
     }
-    let [best, least] = [full(lasts.best), lasts.best.rest]
+    let [best, least] = [full(first), first.rest]
     for (const [i, times] of tries.more.entries()) {
-      if (over()) return best
+      if (over() || more.left <= 0) return best
       const { sets } = this.openSets(pool, i + 2, this.nodes.more)
       for (const set of this.untried(sets, times)) {
-        if (over() || work.left <= 0) return best
-        const more = this.moreOf(without(this.problem, full(set)).rest, set.left)
-        const rest = set.rest - areaIn(this.problem, more)
-        if (rest < least) [best, least] = [[...full(set), ...more], rest]
+        if (over() || more.left <= 0) return best
+        const found = this.moreOf(without(this.problem, full(set)).rest, set.left)
+        const rest = set.rest - areaIn(this.problem, found)
+        if (rest < least) [best, least] = [[...full(set), ...found], rest]
         if (least < 1) return best
       }
     }
@@ -119,6 +124,7 @@ export class Filling {
     for (const play of this.wider(LAST_STEPS)) {
       const snug = new SnugSheets({ ...rest, sheets }, { ...play, most: left.waste }, LAST)
       snug.find(this.effort.over)
+      this.effort.lasts.left -= snug.built
       const all = snug.found.find(({ sheet, waste }) => sheets[sheet]!.area - waste >= area - 1)
       if (all) return fullSheet(snug.packing, all)
     }
@@ -127,18 +133,18 @@ export class Filling {
 
   /** Some sheets that take all there is, or as much as was found. */
   private moreOf(rest: Problem, left: Spent): readonly FullSheet[] {
-    const { work, over } = this.effort
+    const { more, over } = this.effort
     const pool = new Pool(rest)
-    const effort: Effort = { tries: WITHIN, tried: new Set(), work, over }
+    const effort: Effort = { tries: WITHIN, tried: new Set(), lasts: more, more, over }
     let best: readonly FullSheet[] = []
     for (const play of this.wider(MORE_STEPS)) {
       const snug = new SnugSheets(rest, { ...play, most: left.waste }, MORE)
       snug.find(over)
-      work.left -= snug.built + snug.found.length
+      more.left -= snug.built + snug.found.length
       pool.add(snug.found)
       const full = new Filling(rest, play, left, effort, true).filled(pool)
       if (areaIn(rest, full) > areaIn(rest, best)) best = full
-      if (areaIn(rest, best) >= areaOfAll(rest) - 1 || over() || work.left <= 0) break
+      if (areaIn(rest, best) >= areaOfAll(rest) - 1 || over() || more.left <= 0) break
     }
     return best
   }
