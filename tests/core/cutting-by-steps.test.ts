@@ -208,11 +208,17 @@ describe('what full sheets leave', () => {
   })
 
   it('is looked through once', () => {
-    const tried = new Set<string>()
-    filled(foundWithout(0), { lasts: 50, more: [] }, never, tried)
-    expect(tried.size).toBeGreaterThan(0)
-    const again = filled(foundWithout(0), { lasts: 50, more: [] }, never, tried)
-    expect(checked(problem, again).left).toBeGreaterThan(0)
+    const once = { tries: { lasts: 50, more: [] }, tried: new Set<string>(), over: never }
+    const looked = (step: number): readonly FullSheet[] => {
+      const effort = { ...once, lasts: { left: 50_000 }, more: { left: 0 } }
+      return new Filling(problem, { ...play, step }, may, effort).filled(foundWithout(0))
+    }
+    // no sides agree that well
+    expect(checked(problem, looked(0.01)).left).toBeGreaterThan(0)
+    expect(once.tried.size).toBeGreaterThan(0)
+    expect(checked(problem, looked(play.step)).left).toBeGreaterThan(0)
+    once.tried.clear()
+    expect(checked(problem, looked(play.step)).left).toBe(0)
   })
 
   it('is as little as was found when the time is up', () => {

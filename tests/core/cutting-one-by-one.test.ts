@@ -6,10 +6,10 @@ import { layoutOf } from '#core/cutting/two-d/layout'
 import { together, without } from '#core/cutting/two-d/rest'
 import { firstPlan } from '#core/cutting/two-d/search'
 import { areaOfAll, sameTogether, stockWithin, type Problem, type Shape } from '#core/cutting/two-d/sheets'
-import { SnugBlocks } from '#core/cutting/two-d/snug/blocks'
+import { SnugBlocks, type SnugBlock } from '#core/cutting/two-d/snug/blocks'
 import { fullSheet } from '#core/cutting/two-d/snug/full'
 import { SnugSheets } from '#core/cutting/two-d/snug/sheets'
-import { EachInTurn, SmallestFirst, type Waiting } from '#core/cutting/two-d/snug/turns'
+import { EachInTurn, SmallestFirst } from '#core/cutting/two-d/snug/turns'
 import { faultsOf, meansOf, shapeOf, sheetOf, shrunk } from './cut-problems'
 
 const never = (): boolean => false
@@ -26,7 +26,7 @@ function planOf(times: number, problem: Problem, limit: number, seed: number): L
 }
 
 describe('blocks in turn', () => {
-  const block = (largest: number, l: number, net: number): Waiting => ({
+  const block = (largest: number, l: number, net: number): SnugBlock => ({
     ...{
       number: -1,
       l,

@@ -2,14 +2,15 @@ import { SAME } from '../../instance'
 import { randomFrom } from '../../random'
 import { PackedCounts, type Packed } from '../packed-counts'
 import { demandOf, type Problem, type Shape } from '../sheets'
-import { EachInTurn, SmallestFirst, type Turns, type Waiting } from './turns'
+import { EachInTurn, SmallestFirst, type Turns } from './turns'
 
 /**
  * Pieces that together make a rectangle with little waste or none. Along its axis it is a row: of each set of pieces only
  * one order is built, the elements of a row by falling number.
  */
 export interface SnugBlock {
-  readonly number: number
+  /** In the order they were built; -1 while it waits for its turn. */
+  number: number
   readonly l: number
   readonly w: number
   /** Area of its pieces, mm². */
@@ -123,6 +124,7 @@ export class SnugBlocks {
       const name = Math.floor(random() * PRIME)
       const largest = ranks[shape]!
       if (demand[shape]! > 0)
+        // all fields in one order, here and where blocks are joined: objects of one kind are looked up much quicker
         this.offer({
           number: -1,
           l,
@@ -142,9 +144,8 @@ export class SnugBlocks {
   /** Builds all, or as many as may be or as there is time for. */
   build(over: () => boolean): void {
     while (this.all.length < this.atMost && ((this.all.length & 63) !== 0 || !over())) {
-      const next = this.waiting.pop()
-      if (!next) break
-      const block = next as SnugBlock & { number: number }
+      const block = this.waiting.pop()
+      if (!block) break
       block.number = this.all.length
       this.all.push(block)
       this.keep({ block, turned: false })
@@ -267,7 +268,7 @@ export class SnugBlocks {
     return Math.min(this.play.most, (net * this.play.share) / (1 - this.play.share)) + SAME
   }
 
-  private offer(block: Waiting): void {
+  private offer(block: SnugBlock): void {
     const name = this.known(block.name, block.l, block.w)
     if (this.seen.has(name)) return
     this.seen.add(name)

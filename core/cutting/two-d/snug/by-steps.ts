@@ -7,7 +7,7 @@ import { SnugSheets, type Reach } from './sheets'
 
 /** The first step, in parts of what the sides of a piece are shorter by on average, and how much more by each level. */
 const FIRST = 2.5
-const MORE = 1.25
+const MORE = 1.4
 
 /** The largest, mm. */
 const WIDEST = 25
@@ -35,8 +35,8 @@ const LEAST = 10_000
 
 /**
  * Full sheets of pieces that shrank by a little: sides that lay along one cut differ by no more than a few mm. By how much is
- * not known, so it is tried with more and more. Of the full sheets, those whose sides differ least are kept: those that were cut
- * from one sheet are among the first hundreds of thousands. What sets of them leave is looked through again.
+ * not known, so it is tried with more and more. Of the full sheets, those whose sides differ least are kept: of thousands
+ * those that were cut from one sheet are among the first few hundred. What sets of them leave is looked through again.
  */
 export class BySteps {
   private step: number

@@ -31,6 +31,7 @@ export interface Tries {
 
 const WITHIN: Tries = { lasts: 30, more: [3, 2, 1] }
 
+/** How many blocks and sheets may yet be made. */
 export interface Work {
   left: number
 }
@@ -40,7 +41,7 @@ export interface Effort {
   readonly tries: Tries
   /** What is left by sets that were looked through: it isn't again. */
   readonly tried: Set<string>
-  /** How many blocks and sheets may yet be made for last sheets, and for more than one, all in all. */
+  /** For last sheets, and for more than one. */
   readonly lasts: Work
   readonly more: Work
   readonly over: () => boolean
@@ -109,12 +110,17 @@ export class Filling {
     return { sets: [...byRest.values()].sort((a, b) => a.uneven - b.uneven), best }
   }
 
-  /** The first of the sets that leave what was not looked through yet. */
-  private untried(sets: readonly Together[], most: number): readonly Together[] {
+  /** The first of the sets that leave what was not looked through yet; asked for the next one, it was. */
+  private *untried(sets: readonly Together[], most: number): Generator<Together> {
     const { tried } = this.effort
-    const some = sets.filter((set) => set.sheets.length > 0 && !tried.has(set.holds.join())).slice(0, most)
-    for (const set of some) tried.add(set.holds.join())
-    return some
+    let count = 0
+    for (const set of sets) {
+      const name = set.holds.join()
+      if (set.sheets.length === 0 || tried.has(name)) continue
+      if (count++ === most) return
+      yield set
+      tried.add(name)
+    }
   }
 
   /** One sheet that takes all there is. */

@@ -1,13 +1,10 @@
 import TinyQueue from 'tinyqueue'
 import type { SnugBlock } from './blocks'
 
-/** A block whose turn has not come yet. */
-export type Waiting = SnugBlock
-
 /** Blocks that wait to be built on, and whose turn it is. */
 export interface Turns {
-  push(block: Waiting): void
-  pop(): Waiting | null
+  push(block: SnugBlock): void
+  pop(): SnugBlock | null
   /** The least area of the pieces of a block that waits, mm²; Infinity when none does. */
   least(): number
   /** Blocks of more than this area would never have their turn, mm²; they need not wait. */
@@ -17,7 +14,7 @@ export interface Turns {
 /** So many times as many as will have their turn may wait. */
 const TOO_MANY = 2
 
-const queueOf = (blocks: Waiting[]): TinyQueue<Waiting> =>
+const queueOf = (blocks: SnugBlock[]): TinyQueue<SnugBlock> =>
   new TinyQueue(blocks, (a, b) => a.net - b.net || a.l * a.w - b.l * b.w)
 
 /** The smallest first: then all up to some area have been built. */
@@ -28,13 +25,13 @@ export class SmallestFirst implements Turns {
   /** @param turns how many blocks will have their turn */
   constructor(private turns: number) {}
 
-  push(block: Waiting): void {
+  push(block: SnugBlock): void {
     if (block.net > this.most) return
     this.queue.push(block)
     if (this.queue.length > TOO_MANY * this.turns) this.drop()
   }
 
-  pop(): Waiting | null {
+  pop(): SnugBlock | null {
     this.turns--
     return this.queue.pop() ?? null
   }
@@ -51,7 +48,7 @@ export class SmallestFirst implements Turns {
   }
 }
 
-const share = ({ l, w, net }: Waiting): number => (l * w - net) / (l * w)
+const share = ({ l, w, net }: SnugBlock): number => (l * w - net) / (l * w)
 
 /**
  * One in which the smallest piece is the largest, one in which the next is, and so on, of each the least wasteful first: when
@@ -59,19 +56,19 @@ const share = ({ l, w, net }: Waiting): number => (l * w - net) / (l * w)
  */
 export class EachInTurn implements Turns {
   readonly most = Infinity
-  private readonly queues: readonly TinyQueue<Waiting>[]
+  private readonly queues: readonly TinyQueue<SnugBlock>[]
   private turn = 0
 
   /** @param ranks how many shapes there are: blocks have their largest below it */
   constructor(ranks: number) {
-    this.queues = Array.from({ length: ranks }, () => new TinyQueue<Waiting>([], (a, b) => share(a) - share(b)))
+    this.queues = Array.from({ length: ranks }, () => new TinyQueue<SnugBlock>([], (a, b) => share(a) - share(b)))
   }
 
-  push(block: Waiting): void {
+  push(block: SnugBlock): void {
     this.queues[block.largest]!.push(block)
   }
 
-  pop(): Waiting | null {
+  pop(): SnugBlock | null {
     const { queues } = this
     for (let i = 0; i < queues.length; i++) {
       const block = queues[this.turn]!.pop()
