@@ -1,7 +1,9 @@
 import type { Means } from '#core/cutting/means'
 import { below, randomFrom } from '#core/cutting/random'
-import type { Layout } from '#core/cutting/two-d/layout'
-import type { Problem, Shape, Sheet } from '#core/cutting/two-d/sheets'
+import type { FullSheet } from '#core/cutting/two-d/build-up'
+import { layFull, type Layout } from '#core/cutting/two-d/layout'
+import { without } from '#core/cutting/two-d/rest'
+import { areaOfAll, sameTogether, type Problem, type Shape, type Sheet } from '#core/cutting/two-d/sheets'
 import { faults } from './cut-checker'
 import { dissect } from './cut-instances'
 
@@ -53,4 +55,32 @@ export function faultsOf(problem: Problem, layout: Layout): string[] {
   })
   const unplaced = layout.left.map((piece) => ({ partId: `${piece}`, count: 1 }))
   return faults({ kind: '2d', kerf: 0, stock, parts }, { placements, unplaced })
+}
+
+/** A usual sheet, as many as are wanted. */
+export const SHEET = sheetOf(2440, 1220, Infinity)
+
+/** Sheets cut apart, of which each piece shrank by up to some mm. */
+export function problemOf(
+  seed: number,
+  sheets: number,
+  pieces: number,
+  by: number,
+  turns = false,
+  sheet = SHEET,
+): Problem {
+  const shapes = shrunk(seed, new Array<typeof SHEET>(sheets).fill(sheet), pieces, by, turns)
+  return { ...sameTogether(shapes), sheets: [sheet] }
+}
+
+/** What the sheets that pieces were cut from waste, mm². */
+export const slackOf = (problem: Problem, sheets: number): number =>
+  sheets * problem.sheets[0]!.area - areaOfAll(problem)
+
+/** Faults of a plan of full sheets, and what it leaves. */
+export function checked(problem: Problem, full: readonly FullSheet[]): { faults: string[]; left: number } {
+  const { taken, pieceOf } = without(problem, full)
+  const laid = full.map((f, i) => layFull(problem, f, taken[i]!))
+  const cost = full.reduce((sum, f) => sum + problem.sheets[f.sheet]!.cost, 0)
+  return { faults: faultsOf(problem, { laid, left: [...pieceOf], cost }), left: pieceOf.length }
 }

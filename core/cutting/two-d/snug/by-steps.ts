@@ -1,7 +1,7 @@
 import type { FullSheet } from '../build-up'
 import type { Problem } from '../sheets'
 import { oneMayWaste, TOO_MUCH } from './fill'
-import { Filling, type Tries } from './filled'
+import { Filling, type Tries } from './filling'
 import { Pool } from './pool'
 import { SnugSheets, type Reach } from './sheets'
 

@@ -65,7 +65,10 @@ export class Filling {
     this.nodes = within ? NODES_WITHIN : NODES
   }
 
-  /** @param pool the full sheets found */
+  /**
+   * @param pool the full sheets found
+   * @returns full sheets that take every piece, or as much of them as was found
+   */
   filled(pool: Pool): readonly FullSheet[] {
     const { tries, more, lasts, over } = this.effort
     const full = (set: Together): FullSheet[] => set.sheets.map((s) => fullSheet(pool.packing, s))
