@@ -11,7 +11,7 @@ export interface Means {
   /** Rounds of the search at most. */
   readonly rounds: number
   readonly solver: LinearSolver | null
-  /** It is the second search for one plan: what would come out the same is left to the first. */
+  /** It is the second search for one plan: where a way goes by steps it takes those between the steps of the first. */
   readonly second?: boolean
 }
 

@@ -54,7 +54,10 @@ export interface Effort {
 export class Filling {
   private readonly nodes: typeof NODES
 
-  /** @param may what sheets may waste and cost in all, mm² */
+  /**
+   * @param may what sheets may waste and cost in all, mm²
+   * @param within whether it is itself what a set of full sheets leaves: then fewer sets are gone through
+   */
   constructor(
     private readonly problem: Problem,
     private readonly play: Play,

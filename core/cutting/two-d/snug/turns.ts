@@ -5,7 +5,7 @@ import type { SnugBlock } from './blocks'
 export interface Turns {
   push(block: SnugBlock): void
   pop(): SnugBlock | null
-  /** The least area of the pieces of a block that waits, mm²; Infinity when none does. */
+  /** No block that waits, or was dropped, has pieces of less area, mm²; Infinity when there is none. */
   least(): number
   /** Blocks of more than this area would never have their turn, mm²; they need not wait. */
   readonly most: number
