@@ -1,15 +1,15 @@
 import type { Means } from '../means'
 import { below } from '../random'
 import type { FullSheet } from './build-up'
+import { fillLastTwo } from './last-two'
 import type { Layout } from './layout'
 import { together, without } from './rest'
 import { areaOfAll, stockWithin, type Problem } from './sheets'
-import { SlicingSearch, type Course } from './slicing/search'
 import { fullSheet } from './snug/full'
 import { SnugSheets, type SnugSheet } from './snug/sheets'
 
 /** How many sheets are left to be filled in another way. */
-const LAST = [1, 1, 2]
+const LAST = 2
 
 /** How many sheets are taken of those found together. */
 const TOGETHER = 2
@@ -29,9 +29,6 @@ const BEST = 20
 /** How far full sheets are looked for. */
 const REACH = { blocks: 1000, rests: 3000, sheets: 2000 }
 
-/** How the last sheets are cooled down. */
-const LAST_ONES: Course = { heat: 0.09, steps: 15_000 }
-
 /** Some sheets that are full, and full sheets found for what they leave. */
 interface Stage {
   readonly full: readonly FullSheet[]
@@ -44,7 +41,7 @@ interface Stage {
 
 /**
  * Fills sheets one by one with as little waste as may be, and with the large pieces first. So what may be wasted, and the small
- * pieces, are left for the last one or two, which slicing trees fill. When they don't all go in, it goes back some way.
+ * pieces, are left for the last two. When they don't all go in, it goes back some way.
  */
 export class OneByOne {
   private readonly stages: Stage[] = []
@@ -61,27 +58,24 @@ export class OneByOne {
   /** @returns what goes into its sheets this time; null where there is too much for them */
   next(): Layout | null {
     const { problem, means, stages } = this
-    const last = LAST[below(means.random, LAST.length)]!
     stages.length = below(means.random, stages.length + 1)
-    let full = stages.length > 0 ? this.another(stages.at(-1)!, last) : []
+    let full = stages.length > 0 ? this.another(stages.at(-1)!) : []
     let parts = without(problem, full)
-    for (let stage = this.stage(full, parts.rest, last); stage; stage = this.stage(full, parts.rest, last)) {
+    for (let stage = this.stage(full, parts.rest); stage; stage = this.stage(full, parts.rest)) {
       stages.push(stage)
-      full = this.another(stage, last)
+      full = this.another(stage)
       parts = without(problem, full)
     }
-    const trees = new SlicingSearch(parts.rest, this.limitBeside(full), means, LAST_ONES)
-    let plan: Layout | null = null
-    while (trees.goes && !plan) plan = trees.next()
+    const plan = fillLastTwo(parts.rest, this.limitBeside(full), means)
     return plan && together(problem, full, parts, plan)
   }
 
   /** Looks for full sheets; null when only the last ones are left, or when none are found. */
-  private stage(full: readonly FullSheet[], rest: Problem, last: number): Stage | null {
+  private stage(full: readonly FullSheet[], rest: Problem): Stage | null {
     const stock = stockWithin(rest, this.limitBeside(full))
     const room = stock.reduce((sum, s) => sum + rest.sheets[s]!.area, 0)
     const slack = room - areaOfAll(rest)
-    if (stock.length <= last || slack < 0 || rest.pieces.length === 0) return null
+    if (stock.length <= LAST || slack < 0 || rest.pieces.length === 0) return null
     const sheets = rest.sheets.map((s, i) => ({ ...s, count: stock.filter((at) => at === i).length }))
     const snug = this.littleWaste({ ...rest, sheets }, slack / room, stock.length)
     const found = largestFirst(snug, rest)
@@ -104,13 +98,13 @@ export class OneByOne {
   }
 
   /** The full sheets of a stage and some of those found, such as go together; the last ones are left. */
-  private another({ full, snug, found, stock }: Stage, last: number): FullSheet[] {
+  private another({ full, snug, found, stock }: Stage): FullSheet[] {
     const { random } = this.means
     const { packing } = snug
     const more: SnugSheet[] = []
     let held = packing.none()
     let open = found
-    while (open.length > 0 && more.length < Math.min(TOGETHER, stock.length - last)) {
+    while (open.length > 0 && more.length < Math.min(TOGETHER, stock.length - LAST)) {
       const one = open[Math.floor(random() ** 2 * Math.min(BEST, open.length))]!
       more.push(one)
       held = packing.sum(held, one.holds)

@@ -21,8 +21,11 @@ const NEARER = 2
 const ROOMY = 0.02
 const MOSTLY = 5
 
-/** Where sheets are best filled one by one, the other ways come in one of so many rounds; and the other way about. */
+/** Where sheets are best filled one by one the other ways come in one of so many rounds; else in every other. */
 const SELDOM = 4
+
+/** Where all sheets together may waste more than this part of one, a second search fills them one by one from the first. */
+const WORTH_FILLING = 0.05
 
 /** In so many rounds only single pieces are moved: that is quick, and enough where there is room. */
 const LIGHT = 2
@@ -97,9 +100,11 @@ class Cheaper {
   private readonly filling: readonly Pick<OneByOne, 'next'>[]
   private fills = 0
   private readonly roomy: boolean
-  /** Nothing may be wasted; or so much that blocks that fit are no use. */
+  /** Nothing may be wasted. */
   private readonly tight: boolean
+  /** So much may be wasted that blocks that fit are no use; or they are left to the first search. */
   private readonly loose: boolean
+  private readonly fillsOnly: boolean
   private rounds = 0
   /** Rounds until sides that nearly agree are looked for again. */
   private rest = 0
@@ -114,7 +119,9 @@ class Cheaper {
     this.roomy = full.slack > ROOMY * (full.slack + areaOfAll(problem))
     const play = full.play(1)
     this.tight = play?.share === 0
-    this.loose = play === null
+    const sheet = Math.max(...problem.sheets.map((s) => s.area))
+    this.fillsOnly = means.second === true && full.slack > WORTH_FILLING * sheet
+    this.loose = play === null || this.fillsOnly
     this.single = new LimitSearch(problem, limit, means.random, PATIENT)
     this.sheets = new Refill(problem, limit, from, means.random, means.over, full.add, full)
     this.trees = new SlicingSearch(problem, limit, means)
@@ -126,16 +133,14 @@ class Cheaper {
     const count = this.rounds++
     if (count < LIGHT) this.singles(1)
     else if (!this.trees.goes || this.tight) this.others(count)
-    else if (!this.agree()) this.byTurns(count)
+    else if (this.fillsOnly || !this.agree()) this.byTurns(count)
     return this.best
   }
 
   /** What does best where so much may be wasted gets most of the time. */
   private byTurns(count: number): void {
-    if (!this.loose) {
-      this.others(count)
-      if ((count - LIGHT) % SELDOM === 0) this.fill()
-    } else if (count % SELDOM > 0) this.fill()
+    if (count % (this.loose ? SELDOM : 2) > 0) this.fill()
+    else if (!this.loose) this.others(count)
     else if (!this.refill(1)) this.singles(1)
   }
 

@@ -68,6 +68,11 @@ export class Annealing {
     return this.beyond.every((b) => b <= 0)
   }
 
+  /** How far all blocks reach over their sheets, mm². */
+  get reachesOver(): number {
+    return this.beyond.reduce((sum, b) => sum + b, 0)
+  }
+
   /** Whether a tree's block goes into its sheet. */
   goesIn(tree: number): boolean {
     return this.beyond[tree]! <= 0

@@ -16,9 +16,11 @@ const WARMED: Course = { heat: 0.04, steps: 20_000 }
 export interface Course {
   readonly heat: number
   readonly steps: number
+  /** Steps for each piece from one stop to the next. */
+  readonly part?: number
 }
 
-/** Steps for each piece from one stop to the next. */
+/** The same, where it isn't told. */
 const PART = 5000
 
 /** Steps at one heat. */
@@ -32,7 +34,7 @@ export class SlicingSearch {
   /** Whether this way is one for the problem. */
   readonly goes: boolean
   private annealing: Annealing | null = null
-  private run: { heat: number; steps: number; done: number; seconds: number } | null = null
+  private run: { heat: number; steps: number; part: number; done: number; seconds: number } | null = null
 
   /**
    * @param limit what the sheets may cost, mm²
@@ -55,9 +57,9 @@ export class SlicingSearch {
     const { problem, means } = this
     this.run ??= this.begin()
     const { run } = this
-    const { heat, steps } = run
+    const { heat, steps, part } = run
     const annealing = (this.annealing ??= this.begun())
-    for (let part = PART * problem.pieces.length; part > 0 && run.done < steps && !means.over(); part -= EVEN) {
+    for (let left = part * problem.pieces.length; left > 0 && run.done < steps && !means.over(); left -= EVEN) {
       run.done += EVEN
       // towards the end of the time it is cooled down all the same
       const byTime = Number.isFinite(run.seconds) ? 1.06 * (1 - means.secondsLeft() / run.seconds) : 0
@@ -69,9 +71,14 @@ export class SlicingSearch {
     return this.laid(annealing)
   }
 
+  /** How far pieces reach over all sheets, mm²; 0 before the first step. */
+  get reachesOver(): number {
+    return this.annealing?.reachesOver ?? 0
+  }
+
   private begin(): NonNullable<SlicingSearch['run']> {
-    const { heat, steps } = this.annealing ? WARMED : this.first
-    return { heat, steps: steps * this.problem.pieces.length, done: 0, seconds: this.means.secondsLeft() }
+    const { heat, steps, part = PART } = this.annealing ? WARMED : this.first
+    return { heat, steps: steps * this.problem.pieces.length, part, done: 0, seconds: this.means.secondsLeft() }
   }
 
   /** Trees with the pieces shared out, uncooled. */

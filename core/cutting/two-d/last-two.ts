@@ -1,0 +1,117 @@
+import type { Means } from '../means'
+import { below } from '../random'
+import type { Layout } from './layout'
+import { together, without } from './rest'
+import { areaOfAll, stockWithin, type Problem } from './sheets'
+import { SlicingSearch, type Course } from './slicing/search'
+import { fullSheet } from './snug/full'
+import { SnugSheets, type SnugSheet } from './snug/sheets'
+
+/** Where two sheets may waste more than this part of their area, trees fill both at once sooner than one after the other. */
+const ROOMY = 0.075
+
+/** Where it is less they do so in one of so many times all the same. */
+const SELDOM = 8
+
+/** How trees are cooled down for all sheets at once. */
+const LONG: Course = { heat: 0.09, steps: 15_000 }
+
+/**
+ * The same for the one sheet that is left beside a full one. Ten times as many steps fill hardly more of them, and with
+ * other pieces it is another chance.
+ */
+const SHORT: Course = { heat: 0.09, steps: 1500, part: 500 }
+
+/**
+ * How far pieces may reach over after each third of it, in parts of the sheet: of those that go in nineteen of twenty
+ * reach over less, of the others half reach over more after one third, and two thirds after two.
+ */
+const HOPEFUL = [0.025, 0.007]
+
+/** With so many full sheets, those that waste least, what they leave is tried. */
+const TRIES = 16
+
+/**
+ * Of what both may waste one does this part at first, give or take a third, and more if too few are found; no more than
+ * that: one of the two wastes less than half.
+ */
+const LITTLE = 0.25
+const MORE = 1.4
+const MOST = 0.6
+
+/** A small block may waste so many times the share that its sheet does, but for this share at most. */
+const IN_BLOCKS = 3
+const MOST_IN_BLOCKS = 0.15
+
+/** How far full sheets are looked for. */
+const REACH = { blocks: 3000, rests: 6000, sheets: 1000 }
+
+/**
+ * Fills the last two sheets. One is filled by blocks with little waste, so that most of what may be wasted is left for the
+ * other one, which is tried by trees that are cooled down quickly; then the same with other pieces. A sheet of pieces by
+ * chance is filled in one of three to ten tries where it may waste eight hundredths, and hardly ever below four.
+ * Where there is room enough, or sheets are not two, trees fill all at once.
+ * @param limit what the sheets may cost, mm²
+ * @returns what goes in this time; null where there is too much for the sheets, or no full sheet with so little waste
+ */
+export function fillLastTwo(problem: Problem, limit: number, means: Means): Layout | null {
+  const stock = stockWithin(problem, limit)
+  const room = stock.reduce((sum, s) => sum + problem.sheets[s]!.area, 0)
+  const slack = room - areaOfAll(problem)
+  if (slack < 0) return null
+  if (stock.length !== 2 || slack > ROOMY * room || below(means.random, SELDOM) === 0)
+    return cooled(problem, limit, means, LONG)
+  const sheets = problem.sheets.map((s, i) => ({ ...s, count: stock.filter((at) => at === i).length }))
+  const plan = oneThenTheOther({ ...problem, sheets }, limit, slack, means)
+  // the time is up before anything was tried: as far as trees come at once
+  return plan ?? (means.over() ? cooled(problem, limit, means, LONG) : null)
+}
+
+function oneThenTheOther(problem: Problem, limit: number, slack: number, means: Means): Layout | null {
+  const snug = littleWaste(problem, slack, means)
+  let best: Layout | null = null
+  for (const one of leastWaste(snug).slice(0, TRIES)) {
+    if (means.over()) break
+    const full = [fullSheet(snug.packing, one)]
+    const parts = without(problem, full)
+    const other = cooled(parts.rest, limit - problem.sheets[one.sheet]!.cost, means, SHORT, HOPEFUL)
+    if (other && (!best || other.left.length < best.left.length)) best = together(problem, full, parts, other)
+    if (best?.left.length === 0) break
+  }
+  return best
+}
+
+/** Full sheets with little waste, more being allowed by and by. */
+function littleWaste(problem: Problem, slack: number, { random, over }: Means): SnugSheets {
+  const largest = Math.max(...problem.sheets.map((s) => (s.count > 0 ? s.area : 0)))
+  for (let most = slack * LITTLE * (0.7 + 0.6 * random()); ; most *= MORE) {
+    const share = Math.min(MOST_IN_BLOCKS, (IN_BLOCKS * most) / largest)
+    const snug = new SnugSheets(problem, { share, most, evenly: true }, REACH)
+    snug.find(over)
+    if (snug.found.length >= TRIES || most * MORE > slack * MOST || over()) return snug
+  }
+}
+
+const leastWaste = ({ found }: SnugSheets): SnugSheet[] => [...found].sort((a, b) => a.waste - b.waste)
+
+/**
+ * What trees get into the sheets in one run.
+ * @param hopeful at which parts of the largest sheet beyond the sheets it is given up, from stop to stop
+ * @returns null where there is too much for the sheets, or it was given up
+ */
+function cooled(
+  problem: Problem,
+  limit: number,
+  means: Means,
+  course: Course,
+  hopeful: readonly number[] = [],
+): Layout | null {
+  const trees = new SlicingSearch(problem, limit, means, course)
+  const largest = Math.max(...problem.sheets.map((s) => s.area))
+  for (let stop = 0; trees.goes; stop++) {
+    const plan = trees.next()
+    if (plan) return plan
+    if (trees.reachesOver > (hopeful[stop] ?? Infinity) * largest) return null
+  }
+  return null
+}

@@ -1,0 +1,98 @@
+import { describe, expect, it } from 'vitest'
+import { fillLastTwo } from '#core/cutting/two-d/last-two'
+import type { Layout } from '#core/cutting/two-d/layout'
+import { sameTogether, type Problem } from '#core/cutting/two-d/sheets'
+import { SlicingSearch } from '#core/cutting/two-d/slicing/search'
+import { layOut } from '#core/cutting/two-d/solve'
+import { faultsOf, meansOf, problemOf, SHEET, shapeOf, sheetOf, shrunk, slackOf } from './cut-problems'
+
+/** The first plan with nothing left, of so many at most; or the last there was. All of them are without faults. */
+function planOf(times: number, problem: Problem, limit: number, seed: number): Layout | null {
+  const means = meansOf(seed)
+  let plan: Layout | null = null
+  for (let i = 0; i < times && plan?.left.length !== 0; i++) {
+    plan = fillLastTwo(problem, limit, means) ?? plan
+    if (plan) expect(faultsOf(problem, plan)).toEqual([])
+  }
+  return plan
+}
+
+describe('the last two sheets', () => {
+  it('take all pieces where little may be wasted, turned or not', { timeout: 60_000 }, () => {
+    for (const [seed, pieces, turns] of [
+      [1, 12, true],
+      [2, 15, false],
+      [3, 18, true],
+    ] as const) {
+      const problem = problemOf(seed, 2, pieces, 25, turns)
+      const slack = slackOf(problem, 2) / SHEET.area
+      expect(slack, `seed ${seed}`).toBeGreaterThan(0.03)
+      expect(slack, `seed ${seed}`).toBeLessThan(0.15)
+      const plan = planOf(20, problem, 2 * SHEET.cost, seed)
+      expect(plan?.left, `seed ${seed}`).toEqual([])
+      expect(plan!.cost).toBeLessThanOrEqual(2 * SHEET.cost)
+    }
+  })
+
+  it('are each filled once, of two sizes too', { timeout: 60_000 }, () => {
+    const stock = [sheetOf(1220, 610, 1, 0), sheetOf(900, 500, 1, 0)]
+    const problem = { ...sameTogether(shrunk(5, stock, 7, 8, true)), sheets: stock }
+    const plan = planOf(40, problem, 0, 5)
+    expect(plan?.left).toEqual([])
+    expect(plan!.laid.map((l) => l.sheet).sort()).toEqual([0, 1])
+  })
+
+  it('may be one only, or three for which no full sheet was found', { timeout: 60_000 }, () => {
+    for (const sheets of [1, 3]) {
+      const problem = problemOf(7, sheets, 6, 60, true)
+      const plan = planOf(20, problem, sheets * SHEET.cost, 7)
+      expect(plan?.left, `${sheets}`).toEqual([])
+    }
+  })
+
+  it('are not begun where there is too much for them', () => {
+    const problem = problemOf(8, 3, 8, 2)
+    expect(planOf(6, problem, 2 * SHEET.cost, 8)).toBeNull()
+  })
+
+  it('are filled as far as they were when the time is up', () => {
+    const problem = problemOf(9, 2, 15, 12)
+    for (const seconds of [0.1, 2, 8]) {
+      const plan = fillLastTwo(problem, 2 * SHEET.cost, meansOf(9, seconds, 0.05))
+      expect(plan).not.toBeNull()
+      expect(faultsOf(problem, plan!)).toEqual([])
+    }
+  })
+})
+
+describe('trees that are cooled down quickly', () => {
+  it('stop after each part, and tell how far pieces reach over', () => {
+    const problem = { ...sameTogether([...shrunk(4, [SHEET], 12, 1, false), shapeOf(60, 8, true)]), sheets: [SHEET] }
+    const trees = new SlicingSearch(problem, SHEET.cost, meansOf(4), { heat: 0.09, steps: 1500, part: 500 })
+    expect(trees.reachesOver).toBe(0)
+    const plans = [0, 1, 2].map(() => {
+      const plan = trees.next()
+      expect(plan !== null && plan.left.length === 0).toBe(trees.reachesOver === 0)
+      return plan
+    })
+    expect(plans.slice(0, 2)).toEqual([null, null])
+    expect(plans[2]).not.toBeNull()
+    expect(trees.reachesOver).toBeGreaterThan(0)
+  })
+})
+
+describe('a second search', () => {
+  it('fills sheets from the first where that is worth it', { timeout: 60_000 }, () => {
+    const problem = problemOf(3, 4, 12, 30, true)
+    expect(slackOf(problem, 4)).toBeGreaterThan(0.05 * SHEET.area)
+    let rounds = 0
+    let best: Layout | null = null
+    for (const plan of layOut(problem, { ...meansOf(3), second: true })) {
+      best = plan
+      if (rounds++ > 40 || (plan.left.length === 0 && plan.laid.length === 4)) break
+    }
+    expect(best!.left).toEqual([])
+    expect(best!.laid).toHaveLength(4)
+    expect(faultsOf(problem, best!)).toEqual([])
+  })
+})
