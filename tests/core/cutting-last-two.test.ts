@@ -18,17 +18,19 @@ function planOf(times: number, problem: Problem, limit: number, seed: number): L
 }
 
 describe('the last two sheets', () => {
-  it('take all pieces where little may be wasted, turned or not', { timeout: 60_000 }, () => {
+  it('take all pieces where little may be wasted', { timeout: 60_000 }, () => {
     for (const [seed, pieces, turns] of [
-      [1, 12, true],
-      [2, 15, false],
-      [3, 18, true],
+      [2, 12, true],
+      [4, 12, true],
+      [3, 16, true],
+      [8, 16, true],
     ] as const) {
       const problem = problemOf(seed, 2, pieces, 25, turns)
       const slack = slackOf(problem, 2) / SHEET.area
       expect(slack, `seed ${seed}`).toBeGreaterThan(0.03)
       expect(slack, `seed ${seed}`).toBeLessThan(0.15)
-      const plan = planOf(20, problem, 2 * SHEET.cost, seed)
+      // so few times that trees for both at once hardly have their turn
+      const plan = planOf(2, problem, 2 * SHEET.cost, seed)
       expect(plan?.left, `seed ${seed}`).toEqual([])
       expect(plan!.cost).toBeLessThanOrEqual(2 * SHEET.cost)
     }
@@ -82,17 +84,17 @@ describe('trees that are cooled down quickly', () => {
 })
 
 describe('a second search', () => {
-  it('fills sheets from the first where that is worth it', { timeout: 60_000 }, () => {
-    const problem = problemOf(3, 4, 12, 30, true)
-    expect(slackOf(problem, 4)).toBeGreaterThan(0.05 * SHEET.area)
+  it('fills sheets from the first where sides that agree are no use', { timeout: 60_000 }, () => {
+    const problem = problemOf(3, 3, 22, 6, true)
     let rounds = 0
     let best: Layout | null = null
     for (const plan of layOut(problem, { ...meansOf(3), second: true })) {
       best = plan
-      if (rounds++ > 40 || (plan.left.length === 0 && plan.laid.length === 4)) break
+      // a first plan, two rounds of single pieces, and the sheets are filled
+      if (rounds++ === 3) break
     }
     expect(best!.left).toEqual([])
-    expect(best!.laid).toHaveLength(4)
+    expect(best!.laid).toHaveLength(3)
     expect(faultsOf(problem, best!)).toEqual([])
   })
 })

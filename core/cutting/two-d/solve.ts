@@ -24,9 +24,6 @@ const MOSTLY = 5
 /** Where sheets are best filled one by one the other ways come in one of so many rounds; else in every other. */
 const SELDOM = 4
 
-/** Where all sheets together may waste more than this part of one, a second search fills them one by one from the first. */
-const WORTH_FILLING = 0.05
-
 /** In so many rounds only single pieces are moved: that is quick, and enough where there is room. */
 const LIGHT = 2
 
@@ -102,9 +99,8 @@ class Cheaper {
   private readonly roomy: boolean
   /** Nothing may be wasted. */
   private readonly tight: boolean
-  /** So much may be wasted that blocks that fit are no use; or they are left to the first search. */
+  /** So much may be wasted that blocks that fit are no use. */
   private readonly loose: boolean
-  private readonly fillsOnly: boolean
   private rounds = 0
   /** Rounds until sides that nearly agree are looked for again. */
   private rest = 0
@@ -119,9 +115,7 @@ class Cheaper {
     this.roomy = full.slack > ROOMY * (full.slack + areaOfAll(problem))
     const play = full.play(1)
     this.tight = play?.share === 0
-    const sheet = Math.max(...problem.sheets.map((s) => s.area))
-    this.fillsOnly = means.second === true && full.slack > WORTH_FILLING * sheet
-    this.loose = play === null || this.fillsOnly
+    this.loose = play === null
     this.single = new LimitSearch(problem, limit, means.random, PATIENT)
     this.sheets = new Refill(problem, limit, from, means.random, means.over, full.add, full)
     this.trees = new SlicingSearch(problem, limit, means)
@@ -133,7 +127,7 @@ class Cheaper {
     const count = this.rounds++
     if (count < LIGHT) this.singles(1)
     else if (!this.trees.goes || this.tight) this.others(count)
-    else if (this.fillsOnly || !this.agree()) this.byTurns(count)
+    else if ((this.loose && this.means.second) || !this.agree()) this.byTurns(count)
     return this.best
   }
 
