@@ -50,9 +50,9 @@ const REACH = { blocks: 3000, rests: 6000, sheets: 1000 }
  * Fills the last two sheets. One is filled by blocks with little waste, so that most of what may be wasted is left for the
  * other one, which is tried by trees that are cooled down quickly; then the same with other pieces. A sheet of pieces by
  * chance is filled in one of three to ten tries where it may waste eight hundredths, and hardly ever below four.
- * Where there is room enough, or sheets are not two, trees fill all at once.
+ * Where there is room enough, or sheets are one or more than two, trees fill all at once.
  * @param limit what the sheets may cost, mm²
- * @returns what goes in this time; null where there is too much for the sheets, or no full sheet with so little waste
+ * @returns what goes in this time; null where there is too much for the sheets, or nothing came of it
  */
 export function fillLastTwo(problem: Problem, limit: number, means: Means): Layout | null {
   const stock = stockWithin(problem, limit)

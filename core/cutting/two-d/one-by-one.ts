@@ -8,7 +8,7 @@ import { areaOfAll, stockWithin, type Problem } from './sheets'
 import { fullSheet } from './snug/full'
 import { SnugSheets, type SnugSheet } from './snug/sheets'
 
-/** How many sheets are left to be filled in another way. */
+/** How many sheets are left for `fillLastTwo`. */
 const LAST = 2
 
 /** How many sheets are taken of those found together. */
@@ -55,7 +55,7 @@ export class OneByOne {
     private readonly means: Means,
   ) {}
 
-  /** @returns what goes into its sheets this time; null where there is too much for them */
+  /** @returns what goes into its sheets this time; null where there is too much for them, or nothing came of it */
   next(): Layout | null {
     const { problem, means, stages } = this
     stages.length = below(means.random, stages.length + 1)

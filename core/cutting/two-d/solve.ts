@@ -127,8 +127,13 @@ class Cheaper {
     const count = this.rounds++
     if (count < LIGHT) this.singles(1)
     else if (!this.trees.goes || this.tight) this.others(count)
-    else if ((this.loose && this.means.second) || !this.agree()) this.byTurns(count)
+    else if (this.onlyFills || !this.agree()) this.byTurns(count)
     return this.best
+  }
+
+  /** Where sides that agree are no use they are left to the first search. */
+  private get onlyFills(): boolean {
+    return this.loose && this.means.second === true
   }
 
   /** What does best where so much may be wasted gets most of the time. */
