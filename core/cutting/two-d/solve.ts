@@ -131,7 +131,7 @@ class Cheaper {
     return this.best
   }
 
-  /** Where sides that agree are no use they are left to the first search. */
+  /** A second search leaves sides that agree to the first where blocks that fit are no use. */
   private get onlyFills(): boolean {
     return this.loose && this.means.second === true
   }
