@@ -96,8 +96,8 @@ export class SnugBlocks {
   readonly exact: boolean
   /** All blocks whose pieces come to no more than this area have been built, mm². */
   upTo = 0
-  /** By the axis on which they are joined, and the size across. */
-  private readonly across: readonly Map<number, Across>[] = [new Map(), new Map()]
+  /** By the axis on which they are joined, and the size across as a whole number: an array is looked through quicker than a map. */
+  private readonly across: readonly (Across | undefined)[][] = [[], []]
   private readonly seen = new Set<number>()
   private readonly waiting: Turns
   /** What sizes are counted in, mm. */
@@ -171,22 +171,25 @@ export class SnugBlocks {
   }
 
   /** Blocks to be joined along an axis to something of a size across, no more narrow or wide than told, mm. */
-  *beside(axis: 0 | 1, across: number, narrower: number, wider: number, turning: boolean): Generator<Side[]> {
-    const last = this.whole(across + wider)
-    for (let size = this.whole(across - narrower); size <= last; size++) {
-      const there = this.across[axis]!.get(size)
-      if (there) yield there.sides[turning ? 1 : 0]
+  beside(axis: 0 | 1, across: number, narrower: number, wider: number, turning: boolean): Side[][] {
+    const bySize = this.across[axis]!
+    const found: Side[][] = []
+    const last = Math.min(this.whole(across + wider), bySize.length - 1)
+    for (let size = Math.max(0, this.whole(across - narrower)); size <= last; size++) {
+      const sides = bySize[size]?.sides[turning ? 1 : 0]
+      if (sides && sides.length > 0) found.push(sides)
     }
+    return found
   }
 
   /** Blocks, lying as they must, that fill a rectangle but for about some area, mm and mm²: those it holds are among them. */
   filling(l: number, w: number, spare: number): readonly Side[] {
-    if (this.exact) return this.across[0]!.get(this.whole(w))?.byLength.get(this.whole(l)) ?? NONE
+    if (this.exact) return this.across[0]![this.whole(w)]?.byLength.get(this.whole(l)) ?? NONE
     const found: Side[] = []
     const widest = this.whole(w)
     const longest = this.whole(l)
-    for (let size = this.whole(w - spare / l); size <= widest; size++) {
-      const there = this.across[0]!.get(size)
+    for (let size = Math.max(0, this.whole(w - spare / l)); size <= widest; size++) {
+      const there = this.across[0]![size]
       if (!there) continue
       const left = spare - (widest - size - 1) * l
       for (let length = this.whole(l - left / w); length <= longest; length++) {
@@ -212,8 +215,8 @@ export class SnugBlocks {
 
   private keepAlong(axis: 0 | 1, side: Side): void {
     const across = this.whole(side.across)
-    let there = this.across[axis]!.get(across)
-    if (!there) this.across[axis]!.set(across, (there = { sides: [[], []], byLength: new Map() }))
+    let there = this.across[axis]![across]
+    if (!there) there = this.across[axis]![across] = { sides: [[], []], byLength: new Map() }
     if (axisOf(side) !== axis) there.sides[side.block.turns ? 1 : 0].push(side)
     const length = this.whole(side.along)
     const same = there.byLength.get(length)
