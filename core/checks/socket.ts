@@ -1,5 +1,6 @@
 import { deepest, type Seat } from '../model/model'
 import { formatLength } from '../units/format-length'
+import { buyBit } from './buy-bit'
 import { shoulderRule, standsOutRule } from './rules'
 import { answerTo, limitFrom, offer, remedy, tighterFits, TOLERANCE, type Check, type Subject } from './subject'
 import type { Remedy, Verdict } from './verdict'
@@ -27,6 +28,7 @@ function shoulder(subject: Subject, seat: Seat): Verdict[] {
   const value = trail.derive(figure, title, (size - doubt - bore) / 2, shoulderRule, formula, { print: 'down' })
   const limit = limitFrom(subject, 'shoulderBearing')
   const level = value < limit - TOLERANCE ? 'stop' : 'pass'
+  const needed = trail.get(trail.has('neededAll') ? 'neededAll' : seat.figures.needed!).value
   const says =
     value <= 0
       ? `${seat.name} would drop through its bore of ${formatLength(bore, input.shop)}.`
@@ -46,7 +48,12 @@ function shoulder(subject: Subject, seat: Seat): Verdict[] {
       candidates:
         level === 'pass'
           ? []
-          : [...offer(input, 'Each its own bore', 'bores', 'own'), ...tighterFits(input), leaveOut(seat)],
+          : [
+              ...offer(input, 'Each its own bore', 'bores', 'own'),
+              ...tighterFits(input),
+              ...buyBit(input, needed, size - doubt - 2 * limit),
+              leaveOut(seat),
+            ],
     },
   ]
 }

@@ -124,6 +124,20 @@ describe('a socket block', () => {
     expect(remediesFor(d, verdict(d, 'bit:s1')!).map((r) => r.label)).toContain('Buy a 43 mm bit')
   })
 
+  it('says which bit would leave wood to rest on where the next one owned takes it away', () => {
+    // 22 + 3 asks for 25: of the next one owned, 30, the handle has no wood left to rest on
+    const d = design(blockOf([driver('a', { bladeWidth: 22 })], {}, shopWith({ bits: [newBit('forstner', 30)] })))
+    const shoulder = verdict(d, 'shoulder:s1')!
+    expect(shoulder.says).toBe('Driver a would drop through its bore of 30 mm.')
+    const buy = remediesFor(d, shoulder).find((r) => r.label === 'Buy a 25 mm bit')!
+    const bought = design(withChange(d.input, buy.change))
+    expect(verdict(bought, 'shoulder:s1')).toMatchObject({ level: 'pass', measured: { value: 2.5 } })
+    // with no bit in between that leaves enough none is offered
+    const thick = blockOf([driver('a', { bladeWidth: 26.5 })], {}, shopWith({ bits: [newBit('forstner', 30)] }))
+    const none = remediesFor(design(thick), verdict(design(thick), 'shoulder:s1')!)
+    expect(none.filter((r) => r.label.startsWith('Buy'))).toEqual([])
+  })
+
   it('sets rows square, or staggered so that the nearest are just as far apart', () => {
     const six = Array.from({ length: 6 }, (_, i) => driver(`t${i}`, { handleDiameter: 38 }))
     const square = openings(design(blockOf(six, { rows: '2', arrange: 'square' })))
