@@ -1,5 +1,6 @@
 <script setup lang="ts">
 import { computed, ref, watch } from 'vue'
+import { sawingCautions } from '#core/bench/steps/sawing-cautions'
 import { jobsOf, type CuttingJob } from '#core/cutting/from-holders'
 import type { CutPlan } from '#core/cutting/instance'
 import { noPlaceIn, type NoPlace } from '#core/cutting/no-place'
@@ -42,6 +43,7 @@ function scaleOf(sheet: SheetCuts): number {
 const sheetsOf = (job: CuttingJob, plan: CutPlan) => sheetsUsed(job, plan, records.shop!)
 /** Every piece of stock that is cut, of all jobs together. */
 const sheets = computed(() => jobs.value.flatMap((job) => (plans.value[job.stock.id] ? sheetsOf(job, plans.value[job.stock.id]!.plan) : []))) // prettier-ignore
+const cautions = computed(() => [...new Set(sheets.value.flatMap((s) => sawingCautions(s, records.shop!)))])
 const markCut = useCutUp()
 function cutNow(key: string) {
   const sheet = sheets.value.find((s) => s.key === key)
@@ -122,10 +124,7 @@ const pageOf = (p: NoPlace) => {
       :no-place="noPlace"
     />
     <p v-if="all.length > 0 && jobs.length === 0" class="quiet">Everything of these is cut.</p>
-    <p v-if="jobs.length > 0" class="small caution">
-      Ripping narrow strips: push block, the offcut on the free side of the blade. A full sheet weighs 25 to 37 kg: two
-      people, or cut it down first. Pieces under 300 mm stay in their strip and are parted last.
-    </p>
+    <p v-if="cautions.length > 0" class="small caution">{{ cautions.join(' ') }}</p>
   </div>
 </template>
 

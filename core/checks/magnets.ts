@@ -1,8 +1,12 @@
 import { GRAVITY } from './beam'
 import { magnetRule } from './rules'
+import { formatExact } from '../units/format-length'
 import { answerTo, limitFrom, offer, remedy, TOLERANCE, type Check, type Subject } from './subject'
 import type { Seat } from '../model/model'
 import type { Verdict } from './verdict'
+
+/** Covers over discs that are thinner than usual, and can still be kept to, mm. */
+const THIN = { mm: [1, 0.5], in: [25.4 / 32] } as const
 
 /** Whether what sticks to magnets stays where it is: friction against its weight. */
 export const checkMagnets: Check = (subject) =>
@@ -44,7 +48,7 @@ function holds(subject: Subject, seat: Seat): Verdict {
       level === 'pass'
         ? []
         : [
-            ...(discs ? [1, 0.5].map((cover) => remedy(`A cover of ${cover} mm`, { kind: 'choice', key: 'cover', value: cover })) : []), // prettier-ignore
+            ...(discs ? THIN[input.shop.unit].map((cover) => remedy(`A cover of ${formatExact(cover, input.shop)}`, { kind: 'choice', key: 'cover', value: cover })) : []), // prettier-ignore
             ...offer(input, 'Discs under each', 'magnets', 'discs'),
             ...offer(input, 'A bought strip', 'magnets', 'strip'),
             ...steeper.flatMap((t) => offer(input, `Lean the ledge back ${t}°`, 'tilt', t)),

@@ -1,7 +1,7 @@
 import { ROD_LOOSE, ROD_TOO_LOOSE } from '../fit/bore'
 import { bitName } from '../shop/bit-name'
 import { materialOf } from '../shop/materials'
-import { formatLength } from '../units/format-length'
+import { formatFine, formatLength } from '../units/format-length'
 import { formatMass, massUnitFor } from '../units/mass'
 import { evenSag, GRAVITY, roundInertia } from './beam'
 import { thickerRods, unknownRod } from './rod-stock'
@@ -107,14 +107,14 @@ function railSag(subject: Subject): Verdict[] {
   const level = value > limit + TOLERANCE ? 'stop' : 'pass'
   const { shop } = input
   const weight = formatMass(mass, massUnitFor(shop.unit))
-  const found = `Under ${weight} each rod sags ${sag.toFixed(2)} mm at once and ${value.toFixed(2)} in the long run`
+  const found = `Under ${weight} each rod sags ${formatFine(sag, shop)} at once and ${formatFine(value, shop)} in the long run`
   return [
     {
       id: 'rod sag',
       check: 'sag',
       title: 'Sag of the rods',
       level,
-      says: level === 'pass' ? `${found}; up to ${limit.toFixed(2)} is sound.` : `${found}: more than ${limit.toFixed(2)} shows and creeps on.`, // prettier-ignore
+      says: level === 'pass' ? `${found}; up to ${formatFine(limit, shop)} is sound.` : `${found}: more than ${formatFine(limit, shop)} shows and creeps on.`, // prettier-ignore
       seats: [],
       figure: 'rodSagLong',
       limitFigure: 'rodSagLimit',

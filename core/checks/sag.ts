@@ -1,6 +1,7 @@
 import type { Board } from '../model/model'
 import { boardBox } from '../model/standing'
 import { materialOf } from '../shop/materials'
+import { formatFine } from '../units/format-length'
 import { evenSag, flatInertia, GRAVITY } from './beam'
 import { creepOf } from './creep'
 import { creepRule, sagLimitRule, spineRule, spineSagRule } from './rules'
@@ -45,12 +46,13 @@ export const checkSag: Check = (subject) => {
   const value = trail.derive('railSagLong', 'Sag of the rail in the long run', sag * (times + more), creepRule, `{railSag} × ({${creep}} + {creepMore})`, { print: 'up' }) // prettier-ignore
   const limit = trail.derive('railSagLimit', 'The rail may sag', span / limitFrom(subject, 'sagPart'), sagLimitRule, '{railSpan} / {sagPart}', { print: 'down' }) // prettier-ignore
   const level = value > limit + TOLERANCE ? 'stop' : 'pass'
-  const found = `Between brackets the rail sags ${sag.toFixed(2)} mm at once and ${value.toFixed(2)} in the long run`
+  const { shop } = subject.input
+  const found = `Between brackets the rail sags ${formatFine(sag, shop)} at once and ${formatFine(value, shop)} in the long run`
   return [
     {
       ...base,
       level,
-      says: level === 'pass' ? `${found}; up to ${limit.toFixed(2)} is sound.` : `${found}: more than ${limit.toFixed(2)} shows and creeps on.`, // prettier-ignore
+      says: level === 'pass' ? `${found}; up to ${formatFine(limit, shop)} is sound.` : `${found}: more than ${formatFine(limit, shop)} shows and creeps on.`, // prettier-ignore
       seats: [],
       figure: 'railSagLong',
       limitFigure: 'railSagLimit',

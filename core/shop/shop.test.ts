@@ -12,11 +12,12 @@ describe('a bit’s name', () => {
     [31.75, '1 1/4" (31.8 mm)', '1 1/4"'],
     [12.5, '12.5 mm', '12.5 mm (31/64")'],
     [25.4, '1" (25.4 mm)', '1"'],
+    [63.5, '63.5 mm', '2 1/2"'],
   ])('of %d is %s, or %s in an inch shop', (diameter, metric, imperial) => {
     expect([bitName(diameter, mm), bitName(diameter, inch)]).toEqual([metric, imperial])
   })
   it('is in the unit that it is stamped in', () => {
-    expect([22, 22.225, 19.05, 40.5].map(stampedUnit)).toEqual(['mm', 'in', 'in', 'mm'])
+    expect([22, 22.225, 19.05, 40.5].map((d) => stampedUnit(d))).toEqual(['mm', 'in', 'in', 'mm'])
   })
 })
 
@@ -39,7 +40,7 @@ describe('the settings', () => {
 it('has bits and boards of its unit when a shop is new', () => {
   for (const unit of ['mm', 'in'] as const) {
     const shop = usualShop('S', unit)
-    expect(shop.bits.every((b) => stampedUnit(b.diameter) === unit)).toBe(true)
+    expect(shop.bits.every((b) => stampedUnit(b.diameter, unit) === unit)).toBe(true)
     expect(shop.stock.length).toBeGreaterThan(0)
   }
 })

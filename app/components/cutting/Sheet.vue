@@ -26,6 +26,7 @@ const settings = computed(() => new Set(cuts.value.map((c) => `${c.direction} ${
 const names = computed(() => props.sheet.job.names)
 const wide = computed(() => drawnWidth(props.sheet))
 /** What is left and worth keeping. */
+type Kept = ReturnType<typeof keptOf>[number]
 const kept = computed(() => keptOf(props.sheet, records.shop!))
 const size = computed(() => ({ w: stock.value.length * props.scale, h: Math.max(10, wide.value * props.scale) }))
 const px = (mm: number) => mm * props.scale
@@ -53,6 +54,11 @@ const letters = computed(() => {
 })
 const letterOf = (n: number): string =>
   (n < 26 ? '' : letterOf(Math.floor(n / 26) - 1)) + String.fromCharCode(97 + (n % 26))
+const sizeOf = (l: Kept) =>
+  [l.length, ...(stock.value.width ? [l.width] : [])].map((mm) => bare(mm, 'down')).join(' × ')
+/** What a piece is that stays, as far as it fits in. */
+const staying = (l: Kept) =>
+  px(l.width) < 18 ? '' : ([`stays: ${sizeOf(l)}`, sizeOf(l)].find((text) => text.length * LETTER <= px(l.length) - 10) ?? '') // prettier-ignore
 /** The cuts are drawn with their numbers while they are read. */
 const open = ref(false)
 /** Where a cut's number stands: a rip's near its end, a cross-cut's in its middle; px. */
@@ -104,11 +110,10 @@ function numberAt({ from, to, direction }: Cut): { x: number; y: number } {
           </text>
         </g>
         <g v-for="(l, i) in kept" :key="`k${i}`">
-          <rect class="kept" :x="px(l.x)" :y="px(l.y)" :width="px(l.length)" :height="px(l.width)" />
-          <text v-if="px(l.width) > 14 && px(l.length) > 90" class="over" :x="px(l.x) + 6" :y="px(l.y) + 15">
-            stays: {{ bare(l.length, 'down') }}
-            <template v-if="stock.width">× {{ bare(l.width, 'down') }}</template>
-          </text>
+          <rect class="kept" :x="px(l.x)" :y="px(l.y)" :width="px(l.length)" :height="px(l.width)">
+            <title>stays: {{ sizeOf(l) }}</title>
+          </rect>
+          <text class="over" :x="px(l.x) + 6" :y="px(l.y) + 15">{{ staying(l) }}</text>
         </g>
         <g v-if="open" aria-hidden="true">
           <line

@@ -7,19 +7,10 @@ import type { Shop } from '../../shop/shop'
 import { formatLength } from '../../units/format-length'
 import { cutOf } from './features'
 import { sawFor } from './machines'
+import { NARROW, RIPPING, sawingCautions } from './sawing-cautions'
 import { step, type Bench, type Step } from './step'
 import { MINUTES } from './times'
 import { fewNames, lower } from './words'
-
-/** Rips shorter than this and cross-cuts of pieces shorter than that are not held safely, mm. */
-const SHORT_RIP = 300
-const SHORT_CROSS = 150
-
-/** A rip narrower than this wants a push block, mm. */
-const NARROW = 80
-
-/** A piece of stock heavier than one person carries: its area, mm². */
-const HEAVY_SHEET = 2e6
 
 export const NO_SAW = 'No saw in the shop makes this cut: have it cut, or add one under the shop’s saws.'
 
@@ -114,8 +105,6 @@ function fromSheet(shop: Shop, sheet: SheetCuts, features: string[], holder: str
     saws.set(direction, saw?.name ?? NO_SAW)
     return `${cut.number}. ${direction === 'rip' ? 'Rip, fence at' : 'Cross-cut, stop at'} ${formatLength(cut.fence, shop)}`
   })
-  const rips = cuts.filter((c) => c.direction === 'rip' && !round)
-  const small = sheet.placements.some((p) => Math.max(p.length, p.width) < SHORT_RIP || p.length < SHORT_CROSS)
   const parts = [...new Set(features.map((f) => f.slice(4, f.lastIndexOf('#'))))]
   const size = `${formatLength(stock.length, shop)}${stock.width ? ` × ${formatLength(drawnWidth(sheet), shop)}` : ''}`
   return step({
@@ -129,13 +118,7 @@ function fromSheet(shop: Shop, sheet: SheetCuts, features: string[], holder: str
       { label: 'Kerf reckoned with', value: formatLength(job.instance.kerf, shop) },
     ],
     says: [...(sheet.noGo.length > 0 ? [`Keep clear of ${formatPlaces(sheet.noGo, (mm) => formatLength(mm, shop))} from its datum end and lower edge: mark it first; nails out or away from the blade.`] : []), ...says, comesOut(sheet, holder, shop)], // prettier-ignore
-    cautions: [
-      ...(rips.some((r) => r.fence < NARROW) ? [RIPPING] : []),
-      ...(stock.length * stock.width > HEAVY_SHEET ? ['A full sheet weighs 25 to 37 kg: two people, or cut it down first.'] : []), // prettier-ignore
-      ...(small
-        ? [`Short pieces stay in their strip and are parted last; hold them by a clamp, never by fingers.`]
-        : []),
-    ],
+    cautions: sawingCautions(sheet, shop),
     makes: features,
     minutes: MINUTES.setUp + MINUTES.cut * cuts.length,
     show: { look: 'sheet', boards: [sheet.key] },
@@ -154,9 +137,6 @@ function comesOut({ job, placements }: SheetCuts, holder: string, shop: Shop): s
   const pieces = [...count].map(([name, n]) => (n === 1 ? name : `${n} × ${name}`))
   return `Out of it come: ${pieces.join('; ')}. Write its name on each as it comes off the saw.`
 }
-
-export const RIPPING =
-  'Ripping narrow strips: push block, the offcut on the free side of the blade, never trapped between blade and fence.'
 
 function bySize(shop: Shop, stockId: string, pieces: ReturnType<typeof wanted>): Step {
   const stock = shop.stock.find((s) => s.id === stockId)

@@ -1,3 +1,4 @@
+import { formatMass, massUnitFor } from '../../units/mass'
 import { driveOf, easeOf, jointOf } from './features'
 import { fastenersText } from './joining-steps'
 import { step, wants, wantsDry, type Bench, type Step } from './step'
@@ -5,7 +6,7 @@ import { MINUTES } from './times'
 
 /** Readying the wall, finish, hanging and the proof. */
 export function hangingSteps(bench: Bench): Step[] {
-  const { model } = bench
+  const { model, shop } = bench
   const strip = model.boards.some((b) => b.role === 'strip')
   const intoWall = model.fasteners.filter((f) => f.into === null)
   const all = [...model.boards, ...model.rods].map((p) => p.id)
@@ -30,7 +31,7 @@ export function hangingSteps(bench: Bench): Step[] {
       kind: 'finish',
       title: 'Finish, if you want one',
       parts: all,
-      says: ['None is needed. Oil or a film takes 0.1 to 0.2 mm of each fit: thin, and nothing inside the openings.'],
+      says: [`None is needed. Oil or a film takes ${shop.unit === 'in' ? '0.004 to 0.008"' : '0.1 to 0.2 mm'} of each fit: thin, and nothing inside the openings.`], // prettier-ignore
       cautions: ['Fumes: air through. Oily rags lie flat outdoors until they are hard: in a heap they catch fire.'],
       makes: ['finish'],
       wants: [
@@ -65,7 +66,7 @@ export function hangingSteps(bench: Bench): Step[] {
       parts: all,
       says: [
         'Each tool in and out with one hand, battery on and off. Pull at the front edge; knock the wall.',
-        `Hang twice the load for a day${weights > 0 ? `, about ${Number((2 * weights).toFixed(1))} kg in all` : ''}; then look for sag, gaps and cracks.`, // prettier-ignore
+        `Hang twice the load for a day${weights > 0 ? `, about ${formatMass(2 * weights, massUnitFor(shop.unit))} in all` : ''}; then look for sag, gaps and cracks.`, // prettier-ignore
         'Write down what was tight or loose: the next one learns from it.',
       ],
       cautions: [

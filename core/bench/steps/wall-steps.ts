@@ -3,6 +3,7 @@ import { boardBox } from '../../model/standing'
 import { formatLength } from '../../units/format-length'
 import { driveOf, easeOf, jointOf } from './features'
 import { fastenersText } from './joining-steps'
+import { fullSheet } from './sawing-cautions'
 import { step, wants, type Bench, type Step } from './step'
 import { MINUTES } from './times'
 import { lower, running } from './words'
@@ -106,7 +107,7 @@ function upStep(bench: Bench, all: readonly Lift[], { kind, boards, title }: Lif
       ...(kind === 'rack' && feet ? [{ label: 'Feet', value: `${formatLength(feet.value, shop)} out from the wall` }] : []), // prettier-ignore
     ],
     says: saysOf(kind, spacer !== null, one!),
-    cautions: heavy(kind, boards) ? ['A full sheet weighs 25 to 37 kg: two people, or cut it first.'] : kind === 'panel' || kind === 'uprights' || kind === 'rack' ? ['Two people: one holds it, one fixes it.'] : [], // prettier-ignore
+    cautions: heavy(kind, boards) ? [fullSheet(shop)] : kind === 'panel' || kind === 'uprights' || kind === 'rack' ? ['Two people: one holds it, one fixes it.'] : [], // prettier-ignore
     makes: [...screws.map((f) => driveOf(f.id)), `up:${i}`],
     wants: [
       ...wants('wall', ...boards.map((b) => easeOf(b.id)), ...model.joints.map((j) => jointOf(j.order))),

@@ -1,3 +1,4 @@
+import type { Shop } from '../../shop/shop'
 import type { Wall } from '../wall'
 
 /** What is put into a wall that a wood screw doesn't hold in. mm */
@@ -31,11 +32,11 @@ export function anchorOf({ behind = 'wood' }: Pick<Wall, 'behind'>, side: number
 }
 
 /** What there is to say about such a wall, in the shop's words; null for wood studs. */
-export const anchorAdvice = ({ behind = 'wood' }: Pick<Wall, 'behind'>): string | null =>
+export const anchorAdvice = ({ behind = 'wood' }: Pick<Wall, 'behind'>, { unit }: Pick<Shop, 'unit'>): string | null =>
   ({
     wood: null,
     metal:
       'Metal studs: their thin flange holds little. Self-drilling screws as the studs’ maker names them, hollow-wall anchors beside them, or a wooden batten behind the lining for what is heavy. What they hold is not reckoned here: ask the maker.',
     masonry:
-      'Masonry: plugs and screws as their maker names them; usual are 8 mm plugs 50 deep in solid brick or concrete, longer ones in hollow or light blocks, none in a joint. What they hold is not reckoned here: it stands on the packet.',
+      `Masonry: plugs and screws as their maker names them; usual are plugs of ${unit === 'in' ? '5/16", 2"' : '8 mm, 50 mm'} deep in solid brick or concrete, longer ones in hollow or light blocks, none in a joint. What they hold is not reckoned here: it stands on the packet.`, // prettier-ignore
   })[behind]

@@ -15,7 +15,7 @@ const say = (id: string, level: Verdict['level'], says: string): Verdict => ({ i
 
 /** What has to be known before a wall is covered, in plain words. */
 export function wallVerdicts(wall: Wall, shop: Shop, model: HolderModel | null): Verdict[] {
-  const advice = anchorAdvice(wall)
+  const advice = anchorAdvice(wall, shop)
   const found = advice === null ? [] : [say('anchors', 'watch', advice)]
   if (wall.holds === 'studs') return found
   if (wall.behind !== 'masonry') found.push(...ofStuds(wall))

@@ -1,0 +1,32 @@
+import type { SheetCuts } from '../../cutting/sheets-used'
+import type { Shop } from '../../shop/shop'
+
+/** Rips shorter than this and cross-cuts of pieces shorter than that are not held safely, mm. */
+const SHORT_RIP = 300
+const SHORT_CROSS = 150
+
+/** A rip narrower than this wants a push block, mm. */
+export const NARROW = 80
+
+/** A piece of stock heavier than one person carries: its area, mm². */
+const HEAVY_SHEET = 2e6
+
+export const RIPPING =
+  'Ripping narrow strips: push block, the offcut on the free side of the blade, never trapped between blade and fence.'
+
+const SHORT_PIECES = 'Short pieces stay in their strip and are parted last; hold them by a clamp, never by fingers.'
+
+/** What a sheet of the usual size weighs, in the shop's unit, and what to do. */
+export const fullSheet = ({ unit }: Pick<Shop, 'unit'>): string =>
+  `A full sheet weighs ${unit === 'in' ? '55 to 80 lb' : '25 to 37 kg'}: two people, or cut it down first.`
+
+/** The cautions that apply when a piece of stock is cut up. */
+export function sawingCautions({ job, cuts, stock, placements }: SheetCuts, shop: Pick<Shop, 'unit'>): string[] {
+  const rips = job.instance.kind === '1d' ? [] : cuts.filter((c) => c.direction === 'rip')
+  const short = placements.some((p) => Math.max(p.length, p.width) < SHORT_RIP || p.length < SHORT_CROSS)
+  return [
+    ...(rips.some((r) => r.fence < NARROW) ? [RIPPING] : []),
+    ...(stock.length * stock.width > HEAVY_SHEET ? [fullSheet(shop)] : []),
+    ...(short ? [SHORT_PIECES] : []),
+  ]
+}
