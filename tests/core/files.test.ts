@@ -8,7 +8,6 @@ import { WebIO } from '@gltf-transform/core'
 import DxfParser from 'dxf-parser'
 import { strFromU8, unzipSync } from 'fflate'
 import { afterAll, describe, expect, it } from 'vitest'
-import { benchSteps } from '#core/bench/steps/steps'
 import { hardwareOf } from '#core/bench/hardware'
 import { shoppingList } from '#core/bench/shopping'
 import { design } from '#core/choose/design'
@@ -274,16 +273,6 @@ describe('what a holder is taken along as', { timeout: 60000 }, () => {
     expect(max[2]! - min[2]!).toBeCloseTo(0.0775, 5)
     // it stands before the wall, towards whoever looks at it
     expect(min[2]!).toBeCloseTo(0.018, 5)
-  })
-
-  it('writes the dossier with parts, hardware, cutting and every step', async () => {
-    const path = join(folder, 'dossier.pdf')
-    writeFileSync(path, (await make('dossier.pdf')) as Uint8Array)
-    const text = execFileSync('pdftotext', ['-layout', path, '-'], { encoding: 'utf8' })
-    for (const word of ['Parts', 'Hardware', 'Cutting', 'Marks', 'Steps', '304 mm', 'Screw 8 x 40', 'Drywall'])
-      expect(text).toContain(word)
-    const { steps } = benchSteps({ model: d.model!, shop: d.input.shop, cuts: quickCuts(d.input.shop, [{ id: 'h1', model: d.model! }]) }, 'h1') // prettier-ignore
-    for (const [i, s] of steps.entries()) expect(text).toContain(`${i + 1}. ${s.title}`)
   })
 
   it('writes names in other letters, and a question mark for what no face has', async () => {

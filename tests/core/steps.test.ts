@@ -153,6 +153,28 @@ describe('the drawing of a step', () => {
       }
     }
   })
+
+  it('shows each screw where it is driven: a cross, or a line as long as it is', () => {
+    let screws = 0
+    for (const { input, model } of worked)
+      for (const s of benchSteps({ model, shop: input.shop, cuts: [] }, 'h').steps) {
+        if (s.show?.look !== 'front' && s.show?.look !== 'side') continue
+        const [drawing] = stepDrawings({ model, cuts: [], shop: input.shop }, s)
+        const driven = model.fasteners.filter((f) => s.makes.includes(`drive:${f.id}`))
+        screws += driven.length
+        expect(drawing!.lines).toHaveLength(2 * driven.length)
+        for (const f of driven) {
+          const seen = s.show.look === 'front' ? { x: f.at.x, y: f.at.z } : { x: f.at.y, y: f.at.z }
+          const near = drawing!.lines.filter((l) => Math.hypot((l.from.x + l.to.x) / 2 - seen.x, (l.from.y + l.to.y) / 2 - seen.y) < 1e-6) // prettier-ignore
+          expect(near.length, `${s.id} ${f.id}`).toBeGreaterThan(0)
+          for (const { from, to } of near) {
+            expect(Math.min(from.x, to.x)).toBeGreaterThanOrEqual(drawing!.bounds.minX - 1e-9)
+            expect(Math.max(from.y, to.y)).toBeLessThanOrEqual(drawing!.bounds.maxY + 1e-9)
+          }
+        }
+      }
+    expect(screws).toBeGreaterThan(300)
+  })
 })
 
 describe('the order of steps', () => {

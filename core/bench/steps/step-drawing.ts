@@ -1,4 +1,4 @@
-import { boardOutline, rodOutline } from '../../drawing/project'
+import { boardOutline, rodOutline, seenAt } from '../../drawing/project'
 import {
   circle,
   flipped,
@@ -12,10 +12,10 @@ import {
 import { PAIR } from '../../cutting/from-holders'
 import { drawnWidth, type SheetCuts } from '../../cutting/sheets-used'
 import { axesOf, onBoard } from '../../model/contact'
-import { drilled, type Board, type HolderModel, type Opening } from '../../model/model'
+import { drilled, type Board, type Fastener, type HolderModel, type Opening } from '../../model/model'
 import { formatLength, gridStep, type LengthFormat } from '../../units/format-length'
 import { toGrid } from '../../units/grid'
-import { boreOf, dustOf, fileOf, flareOf, sawOf } from './features'
+import { boreOf, driveOf, dustOf, fileOf, flareOf, sawOf } from './features'
 import type { Bench, Step } from './step'
 
 /** What a line on a card stands for: wood, what is worked on now, what was made before, waste, a mark, the wall. */
@@ -37,6 +37,9 @@ export interface CardDrawing {
   labels: Label[]
 }
 
+/** A screw of which less than this part is seen goes straight in. */
+const ASKEW = 0.3
+
 /** At most so many boards on one card. */
 const MOST_BOARDS = 3
 
@@ -48,7 +51,7 @@ export function stepDrawings(
   if (!s.show) return []
   const { look, boards } = s.show
   if (look === 'sheet') return cuts.filter((c) => boards.includes(c.key)).map((c) => cutUp(c, s, format))
-  if (look !== 'board') return [assembled(model, boards, s.parts, look)]
+  if (look !== 'board') return [assembled(model, boards, s, look)]
   const shown = model.boards.filter((b) => boards.includes(b.id))
   // boards that look alike are drawn once
   const unlike = shown.filter((b, i) => shown.findIndex((o) => alike(o, b)) === i)
@@ -160,11 +163,14 @@ function cutUp(sheet: SheetCuts, s: Step, format: LengthFormat): CardDrawing {
   }
 }
 
-/** Everything that stands by then, from one side, what is joined now laid out against the rest; the wall beside it. */
+/**
+ * Everything that stands by then, from one side, what is joined now laid out against the rest, with the screws that are driven
+ * now; the wall beside it.
+ */
 function assembled(
   model: HolderModel,
   shown: readonly string[],
-  now: readonly string[],
+  { parts: now, makes }: Step,
   look: 'top' | 'front' | 'side',
 ): CardDrawing {
   const parts = [
@@ -178,5 +184,29 @@ function assembled(
   const wall = look === 'side' ? [{ ink: 'wall' as const, outline: rectangle(-pad, box.minY - pad, 0, box.maxY + pad) }] : [] // prettier-ignore
   const title =
     look === 'side' ? 'From the side, the wall on the left' : look === 'front' ? 'From the front' : 'From above'
-  return { title, bounds: unite([box, ...wall.map((w) => outlineBounds(w.outline))])!, outlines: [...wall, ...outlines], lines: [], labels: [] } // prettier-ignore
+  const lines = model.fasteners.filter((f) => makes.includes(driveOf(f.id))).flatMap((f) => fastener(f, look, pad / 4))
+  const bounds = [box, ...wall.map((w) => outlineBounds(w.outline)), ...lines.map(boundsOf)]
+  return { title, bounds: unite(bounds)!, outlines: [...wall, ...outlines], lines, labels: [] }
 }
+
+/** A screw or brad from one side: a line with its head across, or a cross where it goes straight in. */
+function fastener(
+  { at, toward, length, diameter }: Fastener,
+  look: 'top' | 'front' | 'side',
+  arm: number,
+): CardDrawing['lines'] {
+  const head = seenAt(at, look)
+  const tip = seenAt({ x: at.x + toward.x * length, y: at.y + toward.y * length, z: at.z + toward.z * length }, look)
+  const seen = Math.hypot(tip.x - head.x, tip.y - head.y)
+  const line = (dx: number, dy: number) => ({ ink: 'now' as const, from: { x: head.x - dx, y: head.y - dy }, to: { x: head.x + dx, y: head.y + dy } }) // prettier-ignore
+  if (seen < ASKEW * length) return [line(arm, 0), line(0, arm)]
+  const [x, y] = [(tip.x - head.x) / seen, (tip.y - head.y) / seen]
+  return [{ ink: 'now', from: head, to: tip }, line(-y * diameter, x * diameter)]
+}
+
+const boundsOf = ({ from, to }: CardDrawing['lines'][number]): Bounds => ({
+  minX: Math.min(from.x, to.x),
+  minY: Math.min(from.y, to.y),
+  maxX: Math.max(from.x, to.x),
+  maxY: Math.max(from.y, to.y),
+})

@@ -3,19 +3,19 @@ import { boardMarks } from '../../bench/marks'
 import { partsOf } from '../../bench/parts'
 import { shoppingList } from '../../bench/shopping'
 import type { Order } from '../../bench/steps/order'
-import { stepDrawings } from '../../bench/steps/step-drawing'
+import { stepDrawings, type CardDrawing } from '../../bench/steps/step-drawing'
 import type { Design } from '../../choose/design'
 import type { NoPlace } from '../../cutting/no-place'
 import { drawnWidth, type SheetCuts } from '../../cutting/sheets-used'
 import { holderViews } from '../../drawing/views'
-import type { Dimension, View } from '../../drawing/view'
-import { flipped, moved } from '../../geometry/outline'
+import { flipped, type Point } from '../../geometry/outline'
 import type { HolderModel } from '../../model/model'
 import { bitName } from '../../shop/bit-name'
 import { formatLength } from '../../units/format-length'
-import { PAPERS, type Ink, type Paper, type Pen } from './page'
-import { heightOf, writeColumn } from './faces'
-import { draw, POINT, type PdfDocument } from './render'
+import { CLEAR, Flow, SMALL } from './flow'
+import { PAPERS, type Ink, type Paper } from './page'
+import type { PdfDocument } from './render'
+import { roomOf, viewInk } from './view-ink'
 
 /** What a dossier is made from. */
 export interface DossierInput {
@@ -29,143 +29,8 @@ export interface DossierInput {
   day: string
 }
 
-/** Margins of a page, and sizes of type; mm and points. */
-const EDGE = 15
-const BODY = 9.5
-const SMALL = 8
-
-const LINE: Pen = { width: 0.25 }
-const GHOST: Pen = { width: 0.18, grey: 0.6 }
-const DIMENSION: Pen = { width: 0.12, grey: 0.3 }
-
-/** Rows of dimensions stand so far apart, mm on paper. */
-const ROW = 6
-
-/** Where text goes on: down a page, over to the next where there is no room. */
-class Flow {
-  constructor(
-    readonly doc: PdfDocument,
-    private readonly size: { width: number; height: number },
-  ) {
-    this.page()
-  }
-  get width(): number {
-    return (this.size.width - 2 * EDGE) * POINT
-  }
-  get left(): number {
-    return EDGE * POINT
-  }
-  get bottom(): number {
-    return (this.size.height - EDGE) * POINT
-  }
-  page(): void {
-    this.doc.addPage({ size: [this.size.width * POINT, this.size.height * POINT], margin: EDGE * POINT })
-  }
-  /** Room for so much, in points; a new page where there is less. */
-  room(height: number): void {
-    if (this.doc.y + height > this.bottom) this.page()
-  }
-  heading(text: string): void {
-    this.room(70)
-    this.doc.moveDown(0.6).fontSize(13).fillColor('black')
-    writeColumn(this.doc, text, true, this.left, this.doc.y, this.width)
-    this.doc.moveDown(0.2)
-  }
-  text(text: string, { size = BODY, bold = false, indent = 0 } = {}): void {
-    this.doc.fontSize(size).fillColor('black')
-    const width = this.width - indent
-    this.room(heightOf(this.doc, text, bold, width))
-    writeColumn(this.doc, text, bold, this.left + indent, this.doc.y, width)
-  }
-  /** A table; the first row is its head. Widths are shares of the page's. */
-  table(rows: readonly (readonly string[])[], shares: readonly number[]): void {
-    const { doc } = this
-    const whole = shares.reduce((sum, s) => sum + s, 0)
-    rows.forEach((row, i) => {
-      const bold = i === 0
-      doc.fontSize(bold ? SMALL : BODY)
-      const widths = shares.map((s) => (this.width * s) / whole)
-      const high = Math.max(...row.map((cell, c) => heightOf(doc, cell, bold, widths[c]! - 6)))
-      this.room(high + 4)
-      const y = doc.y
-      let x = this.left
-      row.forEach((cell, c) => {
-        writeColumn(doc, cell, bold, x, y + 2, widths[c]! - 6)
-        x += widths[c]!
-      })
-      doc.y = y + high + 4
-      doc
-        .lineWidth(i === 0 ? 0.8 : 0.3)
-        .undash()
-        .strokeColor(i === 0 ? 'black' : '#aaaaaa')
-      doc
-        .moveTo(this.left, doc.y)
-        .lineTo(this.left + this.width, doc.y)
-        .stroke()
-    })
-    doc.moveDown(0.4)
-  }
-  /** A drawing in mm, y down from its own origin, scaled into the page's width and at most so high (mm). */
-  drawing(
-    box: { minX: number; minY: number; maxX: number; maxY: number },
-    ink: (scale: number) => Ink[],
-    most: number,
-    around = 2,
-    title = '',
-  ): void {
-    const [w, h] = [box.maxX - box.minX, box.maxY - box.minY]
-    const scale = Math.min((this.size.width - 2 * EDGE - 2 * around) / w, (most - 2 * around) / h, 1)
-    const high = (h * scale + 2 * around) * POINT
-    this.room(high + 18)
-    if (title) this.text(title, { size: SMALL })
-    const { doc } = this
-    const top = doc.y
-    doc.save().translate(this.left, top).scale(POINT)
-    doc.translate(around - box.minX * scale, around + box.maxY * scale)
-    for (const item of ink(scale)) draw(doc, item)
-    doc.restore()
-    doc.x = this.left
-    doc.y = top + high + 4
-  }
-}
-
-/** A view on paper: boards, ghosts of the tools, dimensions; mm on paper about the view's origin, y down. */
-function viewInk(view: View, scale: number, shop: Design['input']['shop']): Ink[] {
-  const shrink = (k: number): Ink => ({ kind: 'window', box: { x: -1e4, y: -1e4, width: 2e4, height: 2e4 }, at: { x: 0, y: 0 }, scale: k, ink: [] }) // prettier-ignore
-  const pen = (p: Pen): Pen => ({ ...p, width: p.width / scale, ...(p.dash ? { dash: p.dash / scale } : {}) })
-  const inside: Ink[] = [
-    ...view.boards.map((b): Ink => ({ kind: 'outline', outline: flipped(b.outline), pen: pen(LINE), fill: 1 })),
-    ...view.seats.flatMap((s): Ink[] => [
-      ...s.outlines.map((o): Ink => ({ kind: 'outline', outline: flipped(moved(o.outline, s.at.x, s.at.y)), pen: pen(LINE) })), // prettier-ignore
-      ...s.ghost.map((g): Ink => ({ kind: 'outline', outline: flipped(moved(g.outline, s.neck.x, s.neck.y)), pen: pen(GHOST) })), // prettier-ignore
-    ]),
-  ]
-  return [{ ...(shrink(scale) as Extract<Ink, { kind: 'window' }>), ink: inside }, ...view.dimensions.flatMap((d) => dimensionInk(d, view, scale, shop))] // prettier-ignore
-}
-
-function dimensionInk(d: Dimension, view: View, scale: number, shop: Design['input']['shop']): Ink[] {
-  const { bounds } = view
-  const off = ROW * (d.row + 1)
-  const text = `${d.about ? 'about ' : ''}${d.prefix}${formatLength(d.value, shop, d.print, false)}`
-  const [a, b] = [d.from * scale, d.to * scale]
-  if (d.side === 'top' || d.side === 'bottom') {
-    const y = d.side === 'top' ? -bounds.maxY * scale - off : -bounds.minY * scale + off
-    return [
-      { kind: 'line', from: { x: a, y }, to: { x: b, y }, pen: DIMENSION },
-      ...[a, b].map((x): Ink => ({ kind: 'line', from: { x: x - 0.8, y: y + 0.8 }, to: { x: x + 0.8, y: y - 0.8 }, pen: LINE })), // prettier-ignore
-      ...(Math.abs(b - a) > text.length * 1.4 ? [{ kind: 'text' as const, at: { x: (a + b) / 2, y: y - 1 }, text, size: 2.8, align: 'middle' as const }] : []), // prettier-ignore
-    ]
-  }
-  const x = d.side === 'left' ? bounds.minX * scale - off : bounds.maxX * scale + off
-  return [
-    { kind: 'line', from: { x, y: -a }, to: { x, y: -b }, pen: DIMENSION },
-    ...[a, b].map((z): Ink => ({ kind: 'line', from: { x: x - 0.8, y: -z + 0.8 }, to: { x: x + 0.8, y: -z - 0.8 }, pen: LINE })), // prettier-ignore
-    ...(Math.abs(b - a) > text.length * 1.4 ? [{ kind: 'text' as const, at: { x: x - 1, y: -(a + b) / 2 }, text, size: 2.8, align: 'middle' as const, upright: true }] : []), // prettier-ignore
-  ]
-}
-
-/** Rows of dimensions on the fullest side of a view. */
-const rowsOf = (view: View): number => Math.max(0, ...view.dimensions.map((d) => d.row + 1))
+/** A view on paper is at most so high with its dimensions, mm. */
+const HIGHEST = 105
 
 /**
  * The whole work on paper: drawings, parts, hardware, what to buy, cutting, marks, steps with their cautions.
@@ -186,7 +51,7 @@ export function writeDossier(
 
   flow.heading('Drawings')
   for (const view of holderViews(model, tools, shop)) {
-    flow.drawing(view.bounds, (scale) => viewInk(view, scale, shop), 95, 3 + ROW * rowsOf(view), view.title)
+    flow.drawing(view.bounds, (scale) => viewInk(view, scale, shop), HIGHEST, roomOf(view), view.title)
   }
 
   flow.heading('Parts')
@@ -235,10 +100,20 @@ export function writeDossier(
     for (const line of s.cautions) flow.text(`! ${line}`, { indent: 12, size: SMALL, bold: true })
     if (s.kind === 'join' || s.kind === 'hang')
       for (const d of stepDrawings({ model, cuts, shop }, s))
-        flow.drawing(d.bounds, (scale) => [{ kind: 'window', box: { x: -1e4, y: -1e4, width: 2e4, height: 2e4 }, at: { x: 0, y: 0 }, scale, ink: d.outlines.map((o): Ink => ({ kind: 'outline', outline: flipped(o.outline), pen: { width: (o.ink === 'now' ? 0.6 : 0.2) / scale }, ...(o.ink === 'wall' ? { fill: 0.85 } : {}) })) }], 38) // prettier-ignore
+        flow.drawing(d.bounds, (scale) => [{ kind: 'window', box: { x: -1e4, y: -1e4, width: 2e4, height: 2e4 }, at: { x: 0, y: 0 }, scale, ink: cardInk(d, scale) }], 38) // prettier-ignore
     doc.moveDown(0.4)
   })
   flow.text('The figures are estimates for dry, sound wood. Prove it with more than its load; follow your local codes and the makers’ instructions.', { size: SMALL }) // prettier-ignore
+}
+
+/** A card's drawing in ink, true to size: what is done now in heavier lines. */
+function cardInk({ outlines, lines }: CardDrawing, scale: number): Ink[] {
+  const pen = (ink: string): { width: number } => ({ width: (ink === 'now' ? 0.6 : 0.2) / scale })
+  const down = ({ x, y }: Point): Point => ({ x, y: -y })
+  return [
+    ...outlines.map((o): Ink => ({ kind: 'outline', outline: flipped(o.outline), pen: pen(o.ink), ...(o.ink === 'wall' ? { fill: 0.85 } : {}) })), // prettier-ignore
+    ...lines.map((l): Ink => ({ kind: 'line', from: down(l.from), to: down(l.to), pen: pen(l.ink) })),
+  ]
 }
 
 function cutSheet(flow: Flow, sheet: SheetCuts, model: HolderModel, length: (mm: number) => string): void {
@@ -260,7 +135,7 @@ function cutSheet(flow: Flow, sheet: SheetCuts, model: HolderModel, length: (mm:
       ]
     },
     60,
-    2,
+    CLEAR,
     title,
   )
   flow.text(sheet.cuts.map((c) => `${c.number}. ${c.direction === 'rip' && stock.width ? 'rip, fence' : 'cross-cut, stop'} ${length(c.fence)}`).join('   '), { size: SMALL }) // prettier-ignore

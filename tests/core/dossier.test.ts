@@ -1,0 +1,60 @@
+import { execFileSync } from 'node:child_process'
+import { mkdtempSync, rmSync, writeFileSync } from 'node:fs'
+import { readFile } from 'node:fs/promises'
+import { createRequire } from 'node:module'
+import { tmpdir } from 'node:os'
+import { join } from 'node:path'
+import { afterAll, describe, expect, it } from 'vitest'
+import { benchSteps } from '#core/bench/steps/steps'
+import { design } from '#core/choose/design'
+import { quickCuts } from '#core/cutting/quick-cuts'
+import { holderViews } from '#core/drawing/views'
+import { makeFile } from '#core/exchange/files'
+import { usualShop } from '#core/shop/usual'
+import { formatLength } from '#core/units/format-length'
+import { fileMeans, readFaces } from '../../server/files/means'
+import { railOf, threeMallets } from './samples'
+
+const faces = await readFaces((file) =>
+  readFile(createRequire(import.meta.url).resolve(`@fontsource/source-sans-3/files/${file}`)),
+)
+const folder = mkdtempSync(join(tmpdir(), 'fingerling-dossier-'))
+afterAll(() => rmSync(folder, { recursive: true, force: true }))
+
+const inches = { ...railOf(threeMallets()), shop: usualShop('Shop', 'in', 'full') }
+
+/** The dossier's text, some of its pages. */
+async function textOf(d: ReturnType<typeof design>, ...pages: string[]): Promise<string> {
+  const path = join(folder, 'dossier.pdf')
+  const { content } = await makeFile('dossier.pdf', d, { paper: 'A4', measured: 100 }, fileMeans(faces))
+  writeFileSync(path, content as Uint8Array)
+  return execFileSync('pdftotext', ['-layout', ...pages, path, '-'], { encoding: 'utf8' })
+}
+
+describe('a build dossier', () => {
+  const d = design(railOf(threeMallets()))
+
+  it('has parts, hardware, cutting and every step', async () => {
+    const text = await textOf(d)
+    for (const word of ['Parts', 'Hardware', 'Cutting', 'Marks', 'Steps', '304 mm', 'Screw 8 x 40', 'Drywall'])
+      expect(text).toContain(word)
+    const { steps } = benchSteps({ model: d.model!, shop: d.input.shop, cuts: quickCuts(d.input.shop, [{ id: 'h1', model: d.model! }]) }, 'h1') // prettier-ignore
+    for (const [i, s] of steps.entries()) expect(text).toContain(`${i + 1}. ${s.title}`)
+  })
+
+  it('has each figure that is alone beside a view, however short', async () => {
+    for (const { input, model } of [d, design(inches)]) {
+      const views = holderViews(model!, input.tools, input.shop)
+      const beside = views.flatMap((v) => v.dimensions.filter((x) => x.side === 'right'))
+      expect(beside.length).toBeGreaterThan(0)
+      const text = await textOf(design(input), '-f', '1', '-l', '1')
+      for (const { value, print } of beside) expect(text).toContain(formatLength(value, input.shop, print, false))
+    }
+  })
+
+  it('says everything in the shop’s unit', async () => {
+    const text = await textOf(design(inches))
+    expect(text).toContain('lengths in inches')
+    expect(text).not.toMatch(/\d ?(mm|kg)\b/)
+  })
+})
