@@ -10,9 +10,10 @@ import { design } from '#core/choose/design'
 import { quickCuts } from '#core/cutting/quick-cuts'
 import { holderViews } from '#core/drawing/views'
 import { makeFile } from '#core/exchange/files'
+import { writeColumn } from '#core/exchange/pdf/faces'
 import { usualShop } from '#core/shop/usual'
 import { formatLength } from '#core/units/format-length'
-import { fileMeans, readFaces } from '../../server/files/means'
+import { fileMeans, pdfDocument, readFaces } from '../../server/files/means'
 import { railOf, threeMallets } from './samples'
 
 const faces = await readFaces((file) =>
@@ -28,7 +29,7 @@ async function textOf(d: ReturnType<typeof design>, ...pages: string[]): Promise
   const path = join(folder, 'dossier.pdf')
   const { content } = await makeFile('dossier.pdf', d, { paper: 'A4', measured: 100 }, fileMeans(faces))
   writeFileSync(path, content as Uint8Array)
-  return execFileSync('pdftotext', ['-layout', ...pages, path, '-'], { encoding: 'utf8' })
+  return execFileSync('pdftotext', ['-layout', ...pages, path, '-'], { encoding: 'utf8' }).replaceAll('\u00a0', ' ')
 }
 
 describe('a build dossier', () => {
@@ -50,6 +51,19 @@ describe('a build dossier', () => {
       const text = await textOf(design(input), '-f', '1', '-l', '1')
       for (const { value, print } of beside) expect(text).toContain(formatLength(value, input.shop, print, false))
     }
+  })
+
+  it('breaks no figure at the end of a line', async () => {
+    const { doc, ended } = pdfDocument(faces)
+    doc.addPage({ size: [600, 3000], margin: 20 }).fontSize(10)
+    const figures = Array.from({ length: 60 }, (_, i) => `${'a'.repeat(i % 9)} ${i + 10} 5/16" b ${i} mm`)
+    writeColumn(doc, figures.join(' '), false, 20, 20, 150)
+    doc.end()
+    writeFileSync(join(folder, 'column.pdf'), Buffer.from(await ended()))
+    const text = execFileSync('pdftotext', ['-layout', join(folder, 'column.pdf'), '-'], { encoding: 'utf8' })
+    const lines = text.replaceAll('\u00a0', ' ').split('\n').filter((l) => l.trim()) // prettier-ignore
+    expect(lines.length).toBeGreaterThan(20)
+    expect(lines.filter((l) => /^\s*(5\/16|mm)/.test(l))).toEqual([])
   })
 
   it('says everything in the shop’s unit', async () => {

@@ -93,12 +93,15 @@ describe('the seats’ numbers', () => {
 
 it('takes a text apart at its fractions', () => {
   expect(textParts('1 1/2" × 3/4"')).toEqual([
-    { text: '1 ', fraction: false },
+    { text: '1\u00a0', fraction: false },
     { text: '1/2', fraction: true },
     { text: '" × ', fraction: false },
     { text: '3/4', fraction: true },
     { text: '"', fraction: false },
   ])
+  // a figure stays on one line: 10 by itself at its end would be read as 10
+  expect(textParts('stop at 10 5/16", 3 times')[0]).toEqual({ text: 'stop at 10\u00a0', fraction: false })
+  expect(textParts('sags 1.2 mm under 3 kg')[0]!.text).toBe('sags 1.2\u00a0mm under 3\u00a0kg')
   expect(textParts('no 7 or 8')).toEqual([{ text: 'no 7 or 8', fraction: false }])
 })
 

@@ -1,3 +1,4 @@
+import { unbroken } from '../../units/unbroken'
 import type { PdfDocument } from './render'
 
 /** The parts that the face comes in, each with the letters it has; the first that has a letter writes it. */
@@ -25,6 +26,9 @@ const spans = SUBSETS.flatMap((subset) =>
   }),
 )
 
+/** A blank at which a line is not broken. */
+const NO_BREAK = '\u00a0'
+
 const subsetOf = (letter: string): Subset | null => {
   const code = letter.codePointAt(0)!
   return spans.find((s) => code >= s.from && code <= s.to)?.subset ?? null
@@ -46,7 +50,7 @@ export function runsOf(text: string): Run[] {
     const blank = /[\s\p{Cc}]/u.test(letter)
     const subset = blank ? (runs.at(-1)?.subset ?? 'latin') : subsetOf(letter)
     // blanks and what no part has are written by the first, which has both
-    const [use, put] = blank ? (['latin', ' '] as const) : subset === null ? (['latin', '?'] as const) : ([subset, letter] as const) // prettier-ignore
+    const [use, put] = blank ? (['latin', letter === NO_BREAK ? letter : ' '] as const) : subset === null ? (['latin', '?'] as const) : ([subset, letter] as const) // prettier-ignore
     const last = runs.at(-1)
     if (last?.subset === use) last.text += put
     else runs.push({ text: put, subset: use })
@@ -60,7 +64,7 @@ export const widthOf = (doc: PdfDocument, text: string, bold: boolean): number =
 
 /** Height that a text takes in a column, points; letters of several parts are measured as the first writes them. */
 export const heightOf = (doc: PdfDocument, text: string, bold: boolean, width: number): number => {
-  const plain = runsOf(text).map((r) => (r.subset === 'latin' ? r.text : 'n'.repeat([...r.text].length)))
+  const plain = runsOf(unbroken(text)).map((r) => (r.subset === 'latin' ? r.text : 'n'.repeat([...r.text].length)))
   return doc.font(faceName('latin', bold)).heightOfString(plain.join('') || ' ', { width })
 }
 
@@ -76,7 +80,7 @@ export function writeLine(doc: PdfDocument, text: string, bold: boolean, x: numb
 
 /** Writes a text into a column, as many lines as it takes. */
 export function writeColumn(doc: PdfDocument, text: string, bold: boolean, x: number, y: number, width: number): void {
-  const runs = runsOf(text)
+  const runs = runsOf(unbroken(text))
   runs.forEach((run, i) => {
     doc.font(faceName(run.subset, bold))
     const continued = i < runs.length - 1
