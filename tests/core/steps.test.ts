@@ -10,6 +10,7 @@ import { design } from '#core/choose/design'
 import { jobsOf } from '#core/cutting/from-holders'
 import { quickCuts } from '#core/cutting/quick-cuts'
 import type { SheetCuts } from '#core/cutting/sheets-used'
+import { boardOutline } from '#core/drawing/project'
 import { allForms } from '#core/forms/all-forms'
 import { boxesMeet, driverBox } from '#core/forms/fastening/places'
 import type { PlanInput } from '#core/forms/form'
@@ -152,6 +153,25 @@ describe('the drawing of a step', () => {
           expect(drawn[0]!.outlines.some((o) => o.ink === 'now')).toBe(true)
       }
     }
+  })
+
+  it('lays what is nearer over what is behind it', () => {
+    let pairs = 0
+    for (const { input, model } of worked)
+      for (const s of benchSteps({ model, shop: input.shop, cuts: [] }, 'h').steps) {
+        if (s.kind !== 'hang' || s.show?.look !== 'front') continue
+        const [drawing] = stepDrawings({ model, cuts: [], shop: input.shop }, s)
+        const drawn = drawing!.outlines.map(({ outline }) => JSON.stringify(outline))
+        const near = model.boards
+          .map((b) => ({ y: boardBox(b).y[1], outline: JSON.stringify(boardOutline(b, 'front')) }))
+          .sort((a, b) => a.y - b.y)
+        // boards that look alike follow each other from the wall on
+        const places = near.map((b, i) => drawn.flatMap((o, at) => (o === b.outline ? [at] : []))[near.slice(0, i).filter((o) => o.outline === b.outline).length]!) // prettier-ignore
+        for (const [i, b] of near.entries())
+          for (const [k, o] of near.entries()) if (b.y < o.y - 1e-9) expect(places[i]).toBeLessThan(places[k]!)
+        pairs += near.length - 1
+      }
+    expect(pairs).toBeGreaterThan(50)
   })
 
   it('shows each screw where it is driven: a cross, or a line as long as it is', () => {

@@ -9,10 +9,12 @@ const size = computed(() => {
   const { minX, minY, maxX, maxY } = props.drawing.bounds
   const [w, h] = [maxX - minX, maxY - minY]
   const letter = Math.max(w, h * 1.3) / 26
-  const below = props.drawing.labels.length > 0 ? letter * 2.7 : letter * 0.4
+  const below = props.drawing.labels.some((l) => l.upright) ? letter * 2.7 : letter * 0.4
   const pad = letter * 0.5
   return { letter, box: `${minX - pad} ${-maxY - pad} ${w + 2 * pad} ${h + 2 * pad + below}` }
 })
+/** Numbers stand in the drawing, and are smaller than the figures below it. */
+const NUMBER = 0.7
 /** Crosses for waste. */
 const hatch = computed(() => size.value.letter * 0.5)
 </script>
@@ -51,12 +53,12 @@ const hatch = computed(() => size.value.letter * 0.5)
       <text
         v-for="(t, i) in drawing.labels"
         :key="`t${i}`"
-        :font-size="size.letter"
+        :font-size="t.upright ? size.letter : size.letter * NUMBER"
         :class="{ number: !t.upright }"
         :transform="
           t.upright
             ? `translate(${t.at.x + size.letter * 0.33} ${-t.at.y + size.letter * 0.3}) rotate(-90)`
-            : `translate(${t.at.x} ${-t.at.y + size.letter * 0.33})`
+            : `translate(${t.at.x} ${-t.at.y + size.letter * NUMBER * 0.33})`
         "
       >
         {{ t.text }}

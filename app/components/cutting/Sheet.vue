@@ -61,11 +61,8 @@ const staying = (l: Kept) =>
   px(l.width) < 18 ? '' : ([`stays: ${sizeOf(l)}`, sizeOf(l)].find((text) => text.length * LETTER <= px(l.length) - 10) ?? '') // prettier-ignore
 /** The cuts are drawn with their numbers while they are read. */
 const open = ref(false)
-/** Where a cut's number stands: a rip's near its end, a cross-cut's in its middle; px. */
-function numberAt({ from, to, direction }: Cut): { x: number; y: number } {
-  const rip = direction === 'rip' && props.sheet.job.instance.kind === '2d'
-  return rip ? { x: px(Math.max(from.x, to.x)) - 9, y: px(from.y) } : { x: px(from.x), y: px((from.y + to.y) / 2) }
-}
+/** Where a cut's number stands: in its middle; px. */
+const numberAt = ({ from, to }: Cut) => ({ x: px((from.x + to.x) / 2), y: px((from.y + to.y) / 2) })
 </script>
 
 <template>

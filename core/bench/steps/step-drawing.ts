@@ -12,6 +12,7 @@ import {
 import { PAIR } from '../../cutting/from-holders'
 import { drawnWidth, type SheetCuts } from '../../cutting/sheets-used'
 import { axesOf, onBoard } from '../../model/contact'
+import { boardBox, rodBox } from '../../model/standing'
 import { drilled, type Board, type Fastener, type HolderModel, type Opening } from '../../model/model'
 import { formatLength, gridStep, type LengthFormat } from '../../units/format-length'
 import { toGrid } from '../../units/grid'
@@ -148,8 +149,8 @@ function cutUp(sheet: SheetCuts, s: Step, format: LengthFormat): CardDrawing {
   })
   const labels = sheet.cuts.map((c): Label => {
     const [a, b] = [c.from, c.to]
-    const rip = c.direction === 'rip' && sheet.job.instance.kind === '2d'
-    const at = rip ? { x: Math.max(a.x, b.x) - wide * 0.1, y: -a.y } : { x: a.x, y: -(a.y + b.y) / 2 }
+    // in the middle of each: where a rip ends at a cross-cut their numbers would lie on each other
+    const at = { x: (a.x + b.x) / 2, y: -(a.y + b.y) / 2 }
     return { at, text: String(c.number), upright: false }
   })
   const lines = sheet.cuts.map((c) => ({ ink: 'mark' as const, from: { x: c.from.x, y: -c.from.y }, to: { x: c.to.x, y: -c.to.y } })) // prettier-ignore
@@ -163,6 +164,9 @@ function cutUp(sheet: SheetCuts, s: Step, format: LengthFormat): CardDrawing {
   }
 }
 
+/** The axis that comes towards whoever looks. */
+const TOWARDS = { top: 'z', front: 'y', side: 'x' } as const
+
 /**
  * Everything that stands by then, from one side, what is joined now laid out against the rest, with the screws that are driven
  * now; the wall beside it.
@@ -173,10 +177,14 @@ function assembled(
   { parts: now, makes }: Step,
   look: 'top' | 'front' | 'side',
 ): CardDrawing {
+  const near = TOWARDS[look]
   const parts = [
-    ...model.boards.map((b) => ({ id: b.id, outline: boardOutline(b, look) })),
-    ...model.rods.map((r) => ({ id: r.id, outline: rodOutline(r, look) })),
-  ].filter(({ id }) => shown.includes(id))
+    ...model.boards.map((b) => ({ id: b.id, outline: boardOutline(b, look), near: boardBox(b)[near][1] })),
+    ...model.rods.map((r) => ({ id: r.id, outline: rodOutline(r, look), near: rodBox(r)[near][1] })),
+  ]
+    .filter(({ id }) => shown.includes(id))
+    // what is nearer lies over what is behind it
+    .sort((a, b) => a.near - b.near)
   const box = unite(parts.map((p) => outlineBounds(p.outline)))!
   const all = now.length === model.boards.length + model.rods.length
   const outlines = parts.map(({ id, outline }) => ({ ink: now.includes(id) && !all ? ('now' as const) : ('wood' as const), outline })) // prettier-ignore
