@@ -66,7 +66,7 @@ export function fileChoice(given: { paper?: unknown; measured?: unknown }): File
   const paper = given.paper ?? 'A4'
   if (typeof paper !== 'string' || !(paper in PAPERS)) throw new NoSuchFile(`Paper is one of ${Object.keys(PAPERS).join(', ')}.`) // prettier-ignore
   const measured = given.measured === undefined ? 100 : Number(given.measured)
-  if (!(Math.abs(measured / 100 - 1) <= WORST_PRINTER)) throw new NoSuchFile('The check bar measures between 90 and 110 mm; else print it again at true size.') // prettier-ignore
+  if (!(Math.abs(measured / 100 - 1) <= WORST_PRINTER)) throw new NoSuchFile('The check bar of 100 mm measures between 90 and 110 mm, that of 4 in between 3.6 and 4.4 in; else print it again at true size.') // prettier-ignore
   return { paper: paper as Paper, measured }
 }
 

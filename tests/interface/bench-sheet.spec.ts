@@ -80,6 +80,23 @@ test.describe('templates', () => {
     await along.getByRole('button', { name: 'Templates, true size, PDF' }).click()
     await expect(along.getByRole('alert')).toContainText('between 90 and 110 mm')
   })
+
+  test('an inch shop has its paper, and measures the bar of 4 in', async ({ page, service }) => {
+    const shop = await shopFor(page, service, { shop: { unit: 'in' }, tools: threeMallets(), rail: {} })
+    await page.goto(`${shop.rail}/bench`)
+    const along = page.getByTestId('take-along')
+    await expect(along.getByRole('combobox')).toHaveValue('Letter')
+    const bar = along.getByLabel('4 in bar measures')
+    await expect(bar).toHaveValue('4"')
+    await bar.fill('3 15/16')
+    await bar.blur()
+    const asked = page.waitForRequest(/templates\.pdf/)
+    const { file } = await fetched(page, 'Templates, true size, PDF')
+    expect(Number(new URL((await asked).url()).searchParams.get('measured'))).toBeCloseTo(98.4375, 4)
+    const text = execFileSync('pdftotext', [await file.path(), '-'], { encoding: 'utf8' })
+    expect(text).toContain('4 in: measure it')
+    expect(text).not.toContain('100 mm: measure it')
+  })
 })
 
 for (const [format, size] of [

@@ -27,7 +27,7 @@ test('the forms that can hold the chosen tools are planned for real, and the oth
   await page.getByRole('button', { name: 'Make a holder for them' }).click()
   const dialog = page.getByRole('dialog')
   const first = dialog.getByRole('button', { name: 'Socket block' })
-  await expect(first).toContainText('holds all 2; 122 mm × 22 mm')
+  await expect(first).toContainText('holds both; 122 mm × 22 mm')
   await expect(first.locator('svg path.board')).toHaveCount(2)
   await expect(dialog).toContainText('Finger rail: Driver a lacks ferrule diameter')
   await dialog.getByRole('button', { name: 'Leave it' }).click()

@@ -1,20 +1,27 @@
 <script setup lang="ts">
 import { mdiDownload } from '@mdi/js'
-import { computed, ref } from 'vue'
+import { computed, ref, watch } from 'vue'
 import { filesOf } from '#core/exchange/file-names'
-import { PAPERS, type Paper } from '#core/exchange/pdf/page'
+import { CHECK_BAR } from '#core/exchange/pdf/check-bars'
+import { PAPERS, USUAL_PAPER, type Paper } from '#core/exchange/pdf/page'
+import { WORST_PRINTER } from '#core/exchange/pdf/templates'
 import type { HolderModel } from '#core/model/model'
 import { download, fileName } from '~/composables/download'
+import { useFormat } from '~/composables/useFormat'
 import { useOutbox } from '~/stores/outbox'
 
 /** Everything a holder can be taken along as: templates and dossier on a paper, drawings, meshes, lists. */
 const props = defineProps<{ holder: string; model: HolderModel }>()
 const outbox = useOutbox()
 
-const paper = ref<Paper>('A4')
+const { format } = useFormat()
+
+const paper = ref<Paper>(USUAL_PAPER[format.value.unit])
 const papers = Object.keys(PAPERS) as Paper[]
-/** What the 100 mm check bar measured on paper, mm. */
-const measured = ref<number | null>(100)
+/** The check bar that is measured, and what it measured on paper, mm. */
+const bar = computed(() => CHECK_BAR[format.value.unit])
+const measured = ref<number | null>(bar.value.long)
+watch(bar, ({ long }, was) => (measured.value = ((measured.value ?? was.long) * long) / was.long))
 const busy = ref('')
 const failed = ref('')
 
@@ -52,7 +59,10 @@ async function take(file: string) {
   failed.value = ''
   try {
     await saved()
-    const query = new URLSearchParams({ paper: paper.value, measured: String(measured.value ?? 100) })
+    const query = new URLSearchParams({
+      paper: paper.value,
+      measured: String((100 * (measured.value ?? bar.value.long)) / bar.value.long),
+    })
     const answer = await fetch(`/api/holders/${encodeURIComponent(props.holder)}/files/${file}?${query}`)
     if (!answer.ok) throw new Error(((await answer.json()) as { detail?: string }).detail)
     const name = `${fileName(props.model.name)}-${file}`
@@ -81,12 +91,17 @@ async function take(file: string) {
         </select>
       </label>
       <label>
-        <span class="quiet small">100 mm bar measures</span>
-        <LengthField v-model="measured" label="100 mm bar measures" input-id="check-bar" :max="110" />
+        <span class="quiet small">{{ bar.name }} bar measures</span>
+        <LengthField
+          v-model="measured"
+          :label="`${bar.name} bar measures`"
+          input-id="check-bar"
+          :max="bar.long * (1 + WORST_PRINTER)"
+        />
       </label>
       <p class="quiet small hint">
-        Print templates at true size, not ‘fit to page’. Measure the 100 mm bar on paper: if it differs, type it in and
-        print again.
+        Print templates at true size, not ‘fit to page’. Measure the {{ bar.name }} bar on paper: if it differs, type it
+        in and print again.
       </p>
     </div>
     <details>

@@ -20,13 +20,14 @@ const focusFirst = () => document.getElementById(FIRST)?.focus()
 const names = (all: readonly { name: string }[]) =>
   all.length > 3
     ? `${all.slice(0, 2).map((t) => t.name).join(', ')} and ${all.length - 2} more` // prettier-ignore
-    : all.map((t) => t.name).join(', ')
+    : all.map((t) => t.name).join(', ').replace(/, ([^,]*)$/, ' and $1') // prettier-ignore
+const ALL = ['', 'it', 'both']
 function reason(o: FormOffer): string {
   if (tools.value.length === 0) return o.form.purpose
   const board = o.design?.model?.boards[0]
   const size = board ? `; ${length(board.length)} × ${length(board.width)}` : ''
   const all = o.holds.length === tools.value.length
-  return `holds ${all ? (tools.value.length === 1 ? 'it' : `all ${o.holds.length}`) : `${o.holds.length} of ${tools.value.length}`}${size}`
+  return `holds ${all ? (ALL[o.holds.length] ?? `all ${o.holds.length}`) : `${o.holds.length} of ${tools.value.length}`}${size}`
 }
 function whyNot(o: FormOffer): string {
   const parts = [

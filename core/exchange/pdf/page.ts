@@ -8,6 +8,9 @@ export const PAPERS = {
 } as const
 export type Paper = keyof typeof PAPERS
 
+/** The paper that is commonly in the printer, by the unit that a shop measures in. */
+export const USUAL_PAPER = { mm: 'A4', in: 'Letter' } as const satisfies Record<string, Paper>
+
 /** How a line is drawn: its width in mm, its shade from 0 (black) to 1, whether it is dashed. */
 export interface Pen {
   width: number

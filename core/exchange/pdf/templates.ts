@@ -6,6 +6,7 @@ import type { Shop } from '../../shop/shop'
 import { formatLength, gridStep } from '../../units/format-length'
 import { toGrid } from '../../units/grid'
 import { canBeTried } from '../file-names'
+import { BARS_HIGH, checkBars } from './check-bars'
 import { PAPERS, type Ink, type Page, type Paper, type Pen } from './page'
 
 /** How templates are laid out. */
@@ -18,7 +19,7 @@ export interface TemplateChoice {
 /** Room that printers leave free, and for the head and the check bars; mm. */
 const EDGE = 10
 const HEAD = 10
-const FOOT = 14
+const FOOT = BARS_HIGH
 
 /** How much neighbouring pages share, mm: enough to tape them. */
 const OVERLAP = 12
@@ -130,24 +131,6 @@ function openingInk(model: HolderModel, board: Board, o: Opening, drawn: Drawn, 
   ]
 }
 
-/** Two check bars, for the rule and for the printer: 100 mm and 4 in. At true size only if the scale is right. */
-function checkBars(x: number, y: number, scale: number): Ink[] {
-  const bar = (long: number, parts: number, text: string, top: number): Ink[] => [
-    { kind: 'line', from: { x: 0, y: top }, to: { x: long, y: top }, pen: { width: 0.25 } },
-    ...Array.from({ length: parts + 1 }, (_, i): Ink => ({ kind: 'line', from: { x: (long * i) / parts, y: top - (i % 5 === 0 ? 2 : 1) }, to: { x: (long * i) / parts, y: top }, pen: THIN })), // prettier-ignore
-    { kind: 'text', at: { x: long + 2, y: top }, text, size: 2.8 },
-  ]
-  return [
-    {
-      kind: 'window',
-      box: { x, y, width: 160, height: FOOT },
-      at: { x: x + 0.5, y: y + 4 },
-      scale,
-      ink: [...bar(100, 10, '100 mm: measure it, type it in if it differs', 0), ...bar(101.6, 4, '4 in', 6)],
-    },
-  ]
-}
-
 /** A small map of the pages of a board, this one's filled. */
 function pageMap(tiles: readonly Tile[], here: Tile, right: number, y: number): Ink[] {
   const [w, h] = [6, 4]
@@ -196,6 +179,7 @@ function tiled(
   drawn: Pick<Drawn, 'width' | 'height'>,
   ink: readonly Ink[],
   choice: TemplateChoice,
+  unit: Shop['unit'],
 ): Page[] {
   const scale = 100 / choice.measured
   const { page, tiles } = bestPage(drawn.width, drawn.height, choice.paper, scale)
@@ -225,7 +209,7 @@ function tiled(
           scale,
           ink: [...ink, ...marks],
         },
-        ...checkBars(EDGE, page.height - EDGE - FOOT + 3, scale),
+        ...checkBars(EDGE, page.height - EDGE - FOOT + 3, scale, unit),
       ],
     }
   })
@@ -237,7 +221,7 @@ export function templatePages(model: HolderModel, shop: Shop, choice: TemplateCh
     .filter((b) => b.openings.length > 0 || model.fasteners.some((f) => f.through === b.id))
     .flatMap((board) => {
       const drawn = drawnBoard(board, PAD)
-      return tiled(`${model.name}: ${board.name}`, drawn, boardInk(model, board, drawn, shop), choice)
+      return tiled(`${model.name}: ${board.name}`, drawn, boardInk(model, board, drawn, shop), choice, shop.unit)
     })
 }
 
@@ -296,6 +280,7 @@ export function testPiecePage(model: HolderModel, shop: Shop, choice: TemplateCh
     { width: x, height: line + tallest * 1.5 + 45 },
     ink,
     choice,
+    shop.unit,
   )
   return page!
 }

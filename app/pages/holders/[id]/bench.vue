@@ -133,7 +133,7 @@ const today = new Date().toISOString().slice(0, 10)
                 <td v-if="m.rows.length > 1" class="num">
                   <LengthText v-if="mark.across !== null" :text="length(mark.across)" />
                 </td>
-                <td>{{ boredAt(mark) }}</td>
+                <td><LengthText :text="boredAt(mark)" /></td>
                 <td>{{ mark.waste === 'left' ? '✕ left' : mark.waste === 'right' ? '✕ right' : '' }}</td>
               </tr>
             </tbody>
