@@ -205,7 +205,7 @@ export const SETTINGS = {
     'Sag: span divided by',
     360,
     [100, 2000],
-    'A rail or rod may sag by this part of its span in the long run; a strict eye asks for 600, 1.67 mm a metre.',
+    'A rail or rod may sag by this part of its span in the long run; a strict eye asks for 600.',
   ),
   creepWood: ratio('Limits', 'Sag in the long run, wood and ply', 2, [1, 5], 'Times the sag at once.'),
   creepOsb: ratio('Limits', 'Sag in the long run, OSB', 2.5, [1, 6], 'Times the sag at once.'),
@@ -272,7 +272,7 @@ export const SETTINGS = {
     value: 5,
     min: 0,
     max: 50,
-    about: 'What a hand may pull down at the front edge; 5 kg is about 50 N.',
+    about: 'What a hand may pull down at the front edge; 5 kg, or 11 lb, are about 50 N.',
   },
   rockingSpare: ratio(
     'Limits',
