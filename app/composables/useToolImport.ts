@@ -1,5 +1,6 @@
 import { ref, shallowRef } from 'vue'
 import type { Tool } from '#core/footprint/tool'
+import { counted } from '~/composables/counted'
 import { ask } from '~/stores/backend'
 import { useHistory, type Step } from '~/stores/history'
 import { asChange, taken, type Kept, type ManyAnswer } from '~/stores/record'
@@ -111,7 +112,7 @@ export function useToolImport() {
       const { kind, id, shop, data } = now
       return { kind, id, shop, before: before?.data ?? null, after: data }
     })
-    if (steps.length > 0) history.note(`Import of ${steps.length} tools`, steps)
+    if (steps.length > 0) history.note(`Import of ${counted(steps.length, 'tool')}`, steps)
   }
 
   /** Brings the server back to how it was before. */

@@ -1,5 +1,6 @@
 import { ref } from 'vue'
 import type { Tool } from '#core/footprint/tool'
+import { counted } from '~/composables/counted'
 import { blankTool } from '~/composables/tools'
 import { useNotice } from '~/composables/useNotice'
 import { useHistory } from '~/stores/history'
@@ -60,7 +61,7 @@ export function useTray(show: (id: string | null, from?: 'name' | 'figures') => 
     )
 
   function makeSeveral(tools: readonly Tool[]): void {
-    put(`${tools.length} tools`, tools, 'figures')
+    put(counted(tools.length, 'tool'), tools, 'figures')
     notice.say(`${tools.length} are in the tray.`, true)
   }
 

@@ -7,6 +7,7 @@ import { differences } from '../../app/composables/differences'
 import { dimensionAt, drawnDimension } from '../../app/composables/dimensionLines'
 import { frontBoxOf, layScene } from '../../app/composables/drawingScene'
 import { fileName } from '../../app/composables/download'
+import { counted } from '../../app/composables/counted'
 import { textParts } from '../../app/composables/fractions'
 import { seatMarks } from '../../app/composables/seatMarks'
 import { standing } from '../../app/composables/tools'
@@ -234,4 +235,8 @@ describe('the views on the screen', () => {
     expect(frontBoxOf(long)!.minY).toBeGreaterThan(front.bounds.minY)
     expect(layScene([], undefined, size, 1, { x: 0, y: 0 })).toBeNull()
   })
+})
+
+it('counts in words', () => {
+  expect([0, 1, 2].map((n) => counted(n, 'tool'))).toEqual(['0 tools', '1 tool', '2 tools'])
 })

@@ -78,7 +78,7 @@ test('holders are arranged, with reasons, taken or left', async ({ page, service
   await page.goto('/wall')
   await page.getByRole('button', { name: 'Arrange for me' }).click()
   await expect(page.getByRole('list', { name: 'Why there' })).toContainText(/Rail 1 in the middle: used weekly/)
-  await expect(page.getByRole('status').filter({ hasText: 'The best there is' })).toBeVisible()
+  await expect(page.getByRole('status').filter({ hasText: /^\s*The best there is\s*$/ })).toBeVisible()
   await page.getByRole('button', { name: 'Take it' }).click()
   await expect(page.getByTestId('locating').locator('tbody tr')).toHaveCount(3)
   await expect(page.getByText('Everything that can be built hangs.')).toBeVisible()

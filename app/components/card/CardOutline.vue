@@ -5,6 +5,7 @@ import type { Remark } from '#core/footprint/measuring'
 import type { Tool } from '#core/footprint/tool'
 import { outlineBounds, type Outline } from '#core/geometry/outline'
 import { coordinate, svgPath } from '#core/geometry/svg-path'
+import { counted } from '~/composables/counted'
 import { useFormat } from '~/composables/useFormat'
 import { useOutlineFile } from '~/composables/useOutlineFile'
 
@@ -87,8 +88,8 @@ const view = computed(() => {
     </svg>
     <p v-if="shown && box" class="small">
       <LengthText :text="`${length(box.maxX - box.minX)} by ${length(box.maxY - box.minY)}`" />,
-      {{ shown.segments.length }} pieces, {{ shown.segments.filter((s) => s.kind === 'arc').length }} of them arcs.
-      Check it against the bar.
+      {{ counted(shown.segments.length, 'piece') }}, {{ shown.segments.filter((s) => s.kind === 'arc').length }} of them
+      arcs. Check it against the bar.
     </p>
     <template v-if="found">
       <p v-for="n in found.notes" :key="n" class="told doubt">{{ n }}</p>

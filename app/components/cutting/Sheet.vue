@@ -4,6 +4,7 @@ import { keptOf } from '#core/cutting/bin'
 import type { Cut } from '#core/cutting/cuts'
 import type { CutPlacement } from '#core/cutting/instance'
 import { drawnWidth, type SheetCuts } from '#core/cutting/sheets-used'
+import { counted } from '~/composables/counted'
 import { useFormat } from '~/composables/useFormat'
 import { useRecords } from '~/stores/records'
 
@@ -80,7 +81,7 @@ const numberAt = ({ from, to }: Cut) => ({ x: px((from.x + to.x) / 2), y: px((fr
         :height="size.h + 2"
         :viewBox="`-1 -1 ${size.w + 2} ${size.h + 2}`"
         role="img"
-        :aria-label="`${sheet.name}: ${placements.length} pieces, ${cuts.length} cuts`"
+        :aria-label="`${sheet.name}: ${counted(placements.length, 'piece')}, ${counted(cuts.length, 'cut')}`"
       >
         <rect class="waste" x="0" y="0" :width="size.w" :height="size.h" />
         <rect
@@ -138,7 +139,9 @@ const numberAt = ({ from, to }: Cut) => ({ x: px((from.x + to.x) / 2), y: px((fr
     </button>
     <details @toggle="open = ($event.target as HTMLDetailsElement).open">
       <summary>
-        {{ cuts.length }} cuts in order<template v-if="cuts.length > 1">, {{ settings }} settings of the saw</template>
+        {{ counted(cuts.length, 'cut') }} in order<template v-if="cuts.length > 1"
+          >, {{ settings }} settings of the saw</template
+        >
       </summary>
       <ol>
         <li v-for="cut in cuts" :key="cut.number">

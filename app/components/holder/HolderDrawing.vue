@@ -5,6 +5,7 @@ import { holderViews } from '#core/drawing/views'
 import type { Dimension, View } from '#core/drawing/view'
 import { svgPath } from '#core/geometry/svg-path'
 import type { Board } from '#core/model/model'
+import { counted } from '~/composables/counted'
 import { dimensionAt, drawnDimension, type DimensionPlace } from '~/composables/dimensionLines'
 import { frontBoxOf, layScene, LEFT } from '~/composables/drawingScene'
 import { useFormat } from '~/composables/useFormat'
@@ -148,7 +149,7 @@ useKeys(() =>
 const summary = computed(() => {
   const rail = props.worked.model?.boards[0]
   return rail
-    ? `${rail.name}: ${length(rail.length)} by ${length(rail.width)}, ${rail.openings.length} openings. The marks stand in the table below.`
+    ? `${rail.name}: ${length(rail.length)} by ${length(rail.width)}, ${counted(rail.openings.length, 'opening')}. The marks stand in the table below.`
     : ''
 })
 </script>

@@ -4,6 +4,7 @@ import type { Design } from '#core/choose/design'
 import type { Change } from '#core/checks/change'
 import { worstOf, type Verdict } from '#core/checks/verdict'
 import { tryRemedy, type OfferedRemedy } from '#core/choose/remedies'
+import { counted } from '~/composables/counted'
 import { useAfterPaint } from '~/composables/useAfterPaint'
 
 /** What the checks say: what stops or wants a look first, each with the remedies that were planned through. */
@@ -51,7 +52,7 @@ function show(v: Verdict) {
       <VerdictMark :level="level" worded />
       <span>{{
         failing.length === 0
-          ? `${passing.length} checks, all met`
+          ? `${counted(passing.length, 'check')}, all met`
           : `${failing.length} of ${failing.length + passing.length} checks want a look`
       }}</span>
       <button class="btn tiny bare" :aria-expanded="open" @click="open = !open">

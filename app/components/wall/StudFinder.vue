@@ -66,7 +66,9 @@ function take() {
         >
       </li>
     </ul>
-    <button v-if="taken.length" class="btn tiny" @click="take">Take these {{ taken.length }} studs</button>
+    <button v-if="taken.length" class="btn tiny" @click="take">
+      {{ taken.length === 1 ? 'Take this stud' : `Take these ${taken.length} studs` }}
+    </button>
   </div>
 </template>
 

@@ -8,6 +8,7 @@ import { at, type WallPiece } from '#core/wall/extent'
 import type { WallVerdict } from '#core/wall/inspect-wall'
 import { heightsFor, rowsOn } from '#core/wall/strips'
 import type { Hung, Wall } from '#core/wall/wall'
+import { counted } from '~/composables/counted'
 import { inkOf } from '~/composables/viewInk'
 import { useFormat } from '~/composables/useFormat'
 import { useWallDrag } from '~/composables/useWallDrag'
@@ -91,7 +92,7 @@ const ghosts = computed(() =>
     ref="svg"
     :viewBox="box"
     role="img"
-    :aria-label="`${wall.name}: ${wall.hung.length} holders on ${length(wall.width)} × ${length(wall.height)}`"
+    :aria-label="`${wall.name}: ${counted(wall.hung.length, 'holder')} on ${length(wall.width)} × ${length(wall.height)}`"
     @pointermove="drag"
     @pointerup="up"
     @pointercancel="up"

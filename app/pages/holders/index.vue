@@ -3,6 +3,7 @@ import { mdiPlus } from '@mdi/js'
 import { computed } from 'vue'
 import { worstOf } from '#core/checks/verdict'
 import { design } from '#core/choose/design'
+import { counted } from '~/composables/counted'
 import { useFormat } from '~/composables/useFormat'
 import { useHistory } from '~/stores/history'
 import { useNewHolder } from '~/composables/useNewHolder'
@@ -55,7 +56,8 @@ function remove(id: string, name: string) {
           <p class="state">
             <VerdictMark :level="h.level" worded />
             <span class="quiet"
-              >{{ h.holder.seats.length }} tools<template v-if="h.rail"
+              >{{ counted(h.holder.seats.length, 'tool')
+              }}<template v-if="h.rail"
                 >, {{ h.rail.name.toLowerCase() }} {{ length(h.rail.length) }} × {{ length(h.rail.width) }}</template
               ></span
             >

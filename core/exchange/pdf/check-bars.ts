@@ -23,7 +23,7 @@ export function checkBars(x: number, y: number, scale: number, unit: 'mm' | 'in'
     const text = which === unit ? `${name}: measure it, type it in if it differs` : name
     return [
       { kind: 'line', from: { x: 0, y: top }, to: { x: long, y: top }, pen: STROKE },
-      ...Array.from({ length: parts + 1 }, (_, i): Ink => ({ kind: 'line', from: { x: (long * i) / parts, y: top - (i % 5 === 0 ? 2 : 1) }, to: { x: (long * i) / parts, y: top }, pen: TICK })), // prettier-ignore
+      ...Array.from({ length: parts + 1 }, (_, i): Ink => ({ kind: 'line', from: { x: (long * i) / parts, y: top - (i % 5 === 0 || i === parts ? 2 : 1) }, to: { x: (long * i) / parts, y: top }, pen: TICK })), // prettier-ignore
       { kind: 'text', at: { x: long + 2, y: top }, text, size: 2.8 },
     ]
   }
