@@ -8,7 +8,7 @@ import { dimensionAt, drawnDimension } from '../../app/composables/dimensionLine
 import { frontBoxOf, layScene } from '../../app/composables/drawingScene'
 import { fileName } from '../../app/composables/download'
 import { counted } from '../../app/composables/counted'
-import { textParts } from '../../app/composables/fractions'
+import { stretches, textParts } from '../../app/composables/fractions'
 import { seatMarks } from '../../app/composables/seatMarks'
 import { standing } from '../../app/composables/tools'
 import { heapsOf, keepRows, rowsOf, type Sort } from '../../app/composables/trayLayout'
@@ -94,15 +94,12 @@ describe('the seats’ numbers', () => {
 
 it('takes a text apart at its fractions', () => {
   expect(textParts('1 1/2" × 3/4"')).toEqual([
-    { text: '1\u00a0', fraction: false },
+    { text: '1 ', fraction: false },
     { text: '1/2', fraction: true },
     { text: '" × ', fraction: false },
     { text: '3/4', fraction: true },
     { text: '"', fraction: false },
   ])
-  // a figure stays on one line: 10 by itself at its end would be read as 10
-  expect(textParts('stop at 10 5/16", 3 times')[0]).toEqual({ text: 'stop at 10\u00a0', fraction: false })
-  expect(textParts('sags 1.2 mm under 3 kg')[0]!.text).toBe('sags 1.2\u00a0mm under 3\u00a0kg')
   expect(textParts('no 7 or 8')).toEqual([{ text: 'no 7 or 8', fraction: false }])
 })
 
@@ -239,4 +236,21 @@ describe('the views on the screen', () => {
 
 it('counts in words', () => {
   expect([0, 1, 2].map((n) => counted(n, 'tool'))).toEqual(['0 tools', '1 tool', '2 tools'])
+})
+
+it('keeps a figure together with its fraction and unit', () => {
+  const figures = (text: string) => stretches(text).filter((s) => s.figure).map((s) => s.text) // prettier-ignore
+  expect(figures('1. Cross-cut, stop at 20 11/16", back 10 5/16" × 3 9/16".')).toEqual([
+    '20 11/16"',
+    '10 5/16"',
+    '3 9/16"',
+  ])
+  expect(figures('sags 1.2 mm under 3 kg, 32 mm (1 17/64") bit')).toEqual(['1.2 mm', '3 kg', '32 mm', '1 17/64"'])
+  expect(figures('2 tools in 3 groups')).toEqual([])
+  for (const text of ['3/4" at 1 1/2"', '7', ''])
+    expect(
+      stretches(text)
+        .map((s) => s.text)
+        .join(''),
+    ).toBe(text)
 })
