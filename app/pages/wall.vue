@@ -10,7 +10,7 @@ import { placedOn, postsHit } from '#core/wall/may-hang'
 import { heightsFor, rowAt, rowsOn } from '#core/wall/strips'
 import { hangsBy, postName } from '#core/wall/holding'
 import { newWall, type Hung, type Wall } from '#core/wall/wall'
-import { counted } from '~/composables/counted'
+import { changesIn, counted } from '~/composables/counted'
 import { useArranging } from '~/composables/useArranging'
 import { useFormat } from '~/composables/useFormat'
 import { useKeys } from '~/composables/useKeys'
@@ -117,17 +117,6 @@ const sheet = computed(() =>
     : [],
 )
 const print = () => window.print()
-/** What a proposal changes, in words; nothing hangs yet at first. */
-const changes = computed(() => {
-  if (!proposal.value) return ''
-  const { moved, left } = proposal.value
-  const hung = wall.value?.hung.length ?? 0
-  const parts = [
-    ...(hung > 0 ? [`moves ${moved} of ${hung}`] : []),
-    ...(left.length > 0 ? [`${left.length} without a place`] : []),
-  ]
-  return parts.length > 0 ? `: ${parts.join(', ')}` : ''
-})
 </script>
 
 <template>
@@ -147,7 +136,7 @@ const changes = computed(() => {
           <template v-if="working || proposal">
             <span role="status" class="quiet">
               {{ working ? 'looking for a better one …' : proposal?.proven ? 'The best there is' : 'The proposal'
-              }}{{ changes }}
+              }}{{ changesIn(proposal, wall.hung.length) }}
             </span>
             <button v-if="working" class="btn" @click="stop">That will do</button>
             <button class="btn main" :disabled="!proposal" @click="take">Take it</button>

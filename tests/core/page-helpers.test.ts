@@ -7,7 +7,7 @@ import { differences } from '../../app/composables/differences'
 import { dimensionAt, drawnDimension } from '../../app/composables/dimensionLines'
 import { frontBoxOf, layScene } from '../../app/composables/drawingScene'
 import { fileName } from '../../app/composables/download'
-import { counted } from '../../app/composables/counted'
+import { changesIn, counted } from '../../app/composables/counted'
 import { stretches, textParts } from '../../app/composables/fractions'
 import { seatMarks } from '../../app/composables/seatMarks'
 import { standing } from '../../app/composables/tools'
@@ -236,6 +236,8 @@ describe('the views on the screen', () => {
 
 it('counts in words', () => {
   expect([0, 1, 2].map((n) => counted(n, 'tool'))).toEqual(['0 tools', '1 tool', '2 tools'])
+  expect(changesIn({ moved: 0, left: [] }, 0)).toBe('')
+  expect(changesIn({ moved: 2, left: ['a'] }, 5)).toBe(': moves 2 of 5, 1 without a place')
 })
 
 it('keeps a figure together with its fraction and unit', () => {
