@@ -1,5 +1,6 @@
 <script setup lang="ts">
 import { computed } from 'vue'
+import { listed } from '#core/bench/steps/words'
 import { whichForm, type FormOffer } from '#core/choose/which-form'
 import { useFormat } from '~/composables/useFormat'
 import { useNewHolder } from '~/composables/useNewHolder'
@@ -17,10 +18,10 @@ const unable = computed(() => offers.value.filter((o) => !able.value.includes(o)
 const FIRST = 'likeliest-form'
 const focusFirst = () => document.getElementById(FIRST)?.focus()
 
-const names = (all: readonly { name: string }[]) =>
-  all.length > 3
-    ? `${all.slice(0, 2).map((t) => t.name).join(', ')} and ${all.length - 2} more` // prettier-ignore
-    : all.map((t) => t.name).join(', ').replace(/, ([^,]*)$/, ' and $1') // prettier-ignore
+const names = (all: readonly { name: string }[]) => {
+  const few = all.length > 3 ? all.slice(0, 2) : all
+  return listed([...few.map((t) => t.name), ...(few === all ? [] : [`${all.length - 2} more`])])
+}
 const ALL = ['', 'it', 'both']
 function reason(o: FormOffer): string {
   if (tools.value.length === 0) return o.form.purpose
