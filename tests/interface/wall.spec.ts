@@ -1,3 +1,4 @@
+import { execFileSync } from 'node:child_process'
 import { expect, test } from './fixtures'
 import { mallet, saved, shopFor } from './shop'
 
@@ -124,6 +125,23 @@ test('on a wall of strips a holder hangs by its own strip only', async ({ page, 
   await saved(page)
   await page.reload()
   await expect(page.getByLabel('Room between two pieces')).toHaveValue('350')
+})
+
+test('the locating sheet of an inch shop comes on its paper', async ({ page, service }) => {
+  const { id, send } = await shopFor(page, service, { shop: { unit: 'in' }, tools: [] })
+  await send('POST', '/api/walls', {
+    id: `${id}-w`,
+    shop: id,
+    name: 'North wall',
+    width: 3000,
+    height: 2300,
+    studs: [600],
+  })
+  await page.goto('/wall')
+  const taken = page.waitForEvent('download')
+  await page.getByTestId('backing').getByRole('button', { name: 'Locating sheet, PDF' }).click()
+  const info = execFileSync('pdfinfo', [await (await taken).path()], { encoding: 'utf8' })
+  expect(info).toMatch(/792 x 612|612 x 792/)
 })
 
 test('a wall is covered with sheets on its studs, worked off at the bench, and taken along', async ({

@@ -2,6 +2,7 @@
 import { computed, ref } from 'vue'
 import { hardwareOf } from '#core/bench/hardware'
 import type { Design } from '#core/choose/design'
+import { USUAL_PAPER } from '#core/exchange/pdf/page'
 import { WALL_FILES, type WallFile } from '#core/exchange/wall/wall-files'
 import { wallLoads, type StripLoad } from '#core/wall/loads/loads'
 import { HOLDS, PULL } from '#core/wall/loads/strip-pull'
@@ -17,7 +18,7 @@ import { useRecords } from '~/stores/records'
 const props = defineProps<{ wall: Wall; own: Design; designs: ReadonlyMap<string, Design> }>()
 const records = useRecords()
 const history = useHistory()
-const { length, mass } = useFormat()
+const { format, length, mass } = useFormat()
 
 const boards = computed(() => props.own.model?.boards ?? [])
 const screws = computed(() => (props.own.model ? hardwareOf([props.own.model], records.shop!).filter((h) => h.kind === 'screw') : [])) // prettier-ignore
@@ -51,7 +52,8 @@ const failed = ref('')
 async function take(file: string) {
   failed.value = ''
   try {
-    const answer = await fetch(`/api/walls/${encodeURIComponent(props.wall.id)}/files/${file}`)
+    const query = new URLSearchParams({ paper: USUAL_PAPER[format.value.unit] })
+    const answer = await fetch(`/api/walls/${encodeURIComponent(props.wall.id)}/files/${file}?${query}`)
     if (!answer.ok) throw new Error(((await answer.json()) as { detail?: string }).detail)
     download(`${fileName(props.wall.name)}-${file}`, answer.headers.get('content-type') ?? '', await answer.blob())
   } catch (error) {
