@@ -1,6 +1,7 @@
 <script setup lang="ts">
 import { computed } from 'vue'
-import { stretches, textParts } from '~/composables/fractions'
+import { stretches } from '#core/units/figures-in-text'
+import { textParts } from '~/composables/fractions'
 
 /** A text with figures set in type: fractions as real ones, and no figure broken at the end of a line. */
 const props = defineProps<{ text: string }>()

@@ -1,9 +1,8 @@
 import { kindOf } from '../footprint/kinds'
-import { boredBy, bitToBuy } from '../fit/bore'
 import type { Seat } from '../model/model'
-import { bitName } from '../shop/bit-name'
 import { formatLength } from '../units/format-length'
 import { formatMass, massUnitFor } from '../units/mass'
+import { buyBit } from './buy-bit'
 import { bearingRule } from './rules'
 import { limitFrom, offer, remedy, tighterFits, TOLERANCE, type Check, type Subject } from './subject'
 import type { Level, Remedy, Verdict } from './verdict'
@@ -68,7 +67,7 @@ function seatBearing(subject: Subject, seat: Seat): Verdict {
 
 /** @param halfWidest half the widest slot that would still leave enough bearing, mm */
 function candidates({ input, trail }: Subject, seat: Seat, halfWidest: number): Remedy[] {
-  const { shop, tools } = input
+  const { tools } = input
   const found: Remedy[] = []
   const tool = tools.get(seat.tool)
   for (const attitude of kindOf(tool?.kind ?? '')?.attitudes ?? []) {
@@ -79,11 +78,8 @@ function candidates({ input, trail }: Subject, seat: Seat, halfWidest: number): 
     ...tighterFits(input),
     ...offer(input, 'Two bores and a file', 'slots', 'filed'),
     ...offer(input, 'Cut the slots with a jigsaw', 'slots', 'jigsawn'),
+    ...buyBit(input, trail.get(seat.figures.needed!).value, 2 * halfWidest),
+    remedy(`Leave ${seat.name} out`, { kind: 'leave out', seats: [seat.id] }),
   )
-  const buy = bitToBuy(trail.get(seat.figures.needed!).value, shop.unit, 2 * halfWidest)
-  if (buy !== null && !shop.bits.some((b) => Math.abs(boredBy(b) - buy) < TOLERANCE)) {
-    found.push(remedy(`Buy a ${bitName(buy, shop)} bit`, { kind: 'bit to buy', diameter: buy }))
-  }
-  found.push(remedy(`Leave ${seat.name} out`, { kind: 'leave out', seats: [seat.id] }))
   return found
 }

@@ -81,6 +81,9 @@ export function formatExact(value: number, format: LengthFormat, unitShown = tru
   return `${Number((value / 25.4).toFixed(3)) + 0}"`
 }
 
-/** Writes what is too little for the shop's grid, such as how far a rod sags: to a hundredth of a mm or a thousandth of an inch. */
+/**
+ * Writes what is too little for the shop's grid, such as how far a rod sags: to a hundredth of a mm or a thousandth of an inch.
+ * @param value mm
+ */
 export const formatFine = (value: number, { unit }: Pick<LengthFormat, 'unit'>): string =>
   unit === 'in' ? `${(value / 25.4).toFixed(3)}"` : `${value.toFixed(2)} mm`

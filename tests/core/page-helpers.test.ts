@@ -7,8 +7,9 @@ import { differences } from '../../app/composables/differences'
 import { dimensionAt, drawnDimension } from '../../app/composables/dimensionLines'
 import { frontBoxOf, layScene } from '../../app/composables/drawingScene'
 import { fileName } from '../../app/composables/download'
-import { changesIn, counted } from '../../app/composables/counted'
-import { stretches, textParts } from '../../app/composables/fractions'
+import { changesIn } from '../../app/composables/changesIn'
+import { counted } from '../../app/composables/counted'
+import { textParts } from '../../app/composables/fractions'
 import { seatMarks } from '../../app/composables/seatMarks'
 import { standing } from '../../app/composables/tools'
 import { heapsOf, keepRows, rowsOf, type Sort } from '../../app/composables/trayLayout'
@@ -238,21 +239,4 @@ it('counts in words', () => {
   expect([0, 1, 2].map((n) => counted(n, 'tool'))).toEqual(['0 tools', '1 tool', '2 tools'])
   expect(changesIn({ moved: 0, left: [] }, 0)).toBe('')
   expect(changesIn({ moved: 2, left: ['a'] }, 5)).toBe(': moves 2 of 5, 1 without a place')
-})
-
-it('keeps a figure together with its fraction and unit', () => {
-  const figures = (text: string) => stretches(text).filter((s) => s.figure).map((s) => s.text) // prettier-ignore
-  expect(figures('1. Cross-cut, stop at 20 11/16", back 10 5/16" × 3 9/16".')).toEqual([
-    '20 11/16"',
-    '10 5/16"',
-    '3 9/16"',
-  ])
-  expect(figures('sags 1.2 mm under 3 kg, 32 mm (1 17/64") bit')).toEqual(['1.2 mm', '3 kg', '32 mm', '1 17/64"'])
-  expect(figures('2 tools in 3 groups')).toEqual([])
-  for (const text of ['3/4" at 1 1/2"', '7', ''])
-    expect(
-      stretches(text)
-        .map((s) => s.text)
-        .join(''),
-    ).toBe(text)
 })

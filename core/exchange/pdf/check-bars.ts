@@ -15,6 +15,8 @@ const BARS_WIDE = 160
 
 /**
  * Two check bars, for the rule and for the printer: 100 mm and 4 in. At true size only if the scale is right.
+ * @param x, @param y upper left corner of both on the page, mm
+ * @param scale what a mm is drawn as, for a printer that doesn't print true
  * @param unit which of them is measured by hand
  */
 export function checkBars(x: number, y: number, scale: number, unit: 'mm' | 'in'): Ink[] {

@@ -1,4 +1,4 @@
-import { unbroken } from '../../units/unbroken'
+import { unbroken } from '../../units/figures-in-text'
 import type { PdfDocument } from './render'
 
 /** The parts that the face comes in, each with the letters it has; the first that has a letter writes it. */
