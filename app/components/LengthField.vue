@@ -13,8 +13,9 @@ const props = defineProps<{
   modelValue: number | null
   label: string
   inputId?: string
-  /** may be nought */
+  /** may be nought: the same as a least size of 0 */
   noughtAllowed?: boolean
+  /** mm */
   min?: number
   max?: number
   /** may be left empty, which passes on null */

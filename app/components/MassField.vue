@@ -10,6 +10,9 @@ const props = defineProps<{
   inputId: string
   label?: string
   of?: ReadingTarget['of']
+  /** kg */
+  min?: number
+  max?: number
 }>()
 const emit = defineEmits<{ 'update:modelValue': [number | null]; focus: []; next: [] }>()
 
@@ -29,7 +32,7 @@ watch([() => props.modelValue, unit], ([value], [, before]) => {
 
 function read(input: string): void {
   text.value = input
-  const reading = input.trim() === '' ? null : parseMass(input, unit.value)
+  const reading = input.trim() === '' ? null : parseMass(input, unit.value, props)
   error.value = reading && !reading.ok ? reading.message : ''
   const value = reading === null ? null : reading.ok ? reading.value : passedOn
   if (value === passedOn || input === written.value) return
@@ -62,6 +65,7 @@ function focused(): void {
       :id="inputId"
       class="field"
       :value="text"
+      :aria-label="label"
       :aria-invalid="error ? 'true' : 'false'"
       placeholder="not weighed"
       autocomplete="off"

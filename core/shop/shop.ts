@@ -6,6 +6,10 @@ import type { SettingKey } from './settings'
 export const BIT_KINDS = ['forstner', 'spade', 'brad-point', 'twist', 'hole saw'] as const
 export type BitKind = (typeof BIT_KINDS)[number]
 
+/** How wide and how deep a bit may bore, mm. */
+export const BORE_LIMITS = [0.5, 300] as const
+export const DEPTH_LIMITS = [1, 1000] as const
+
 /** A bit by its kind and the size stamped on it, and by the hole it really makes where that has been measured. mm. */
 export interface Bit {
   kind: BitKind

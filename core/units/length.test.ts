@@ -78,6 +78,8 @@ describe('reading a length', () => {
 
   it('refuses sizes that make no sense', () => {
     for (const text of ['0', '-3', '20001', '1000000000']) expect(parseSize(text, 'mm').ok, text).toBe(false)
+    expect(parseSize('-6', 'mm', { min: -500, max: 500 })).toEqual({ ok: true, value: -6 })
+    expect(parseSize('-25"', 'in', { min: -500 })).toMatchObject({ message: '“-25"”: less than -19.69 in can’t be right here.' }) // prettier-ignore
     expect(parseSize('20 m', 'mm')).toEqual({ ok: true, value: 20000 })
     for (const value of [NaN, Infinity, -Infinity, 0, -1, 1e9, '3', null]) expect(sizeError(value)).not.toBeNull()
   })
@@ -186,6 +188,12 @@ describe('weights', () => {
     expect(r.ok && Number(r.value.toFixed(5))).toBe(kg)
   })
   it.each(['0', '-1', 'heavy', '900', ''])('refuses %j', (text) => expect(parseMass(text, 'kg').ok).toBe(false))
+  it('keeps between its limits, told in the unit that is typed', () => {
+    expect(parseMass('0.05', 'kg', { min: 0.1, max: 50 })).toMatchObject({ message: '“0.05”: less than 100 g can’t be right here.' }) // prettier-ignore
+    expect(parseMass('120', 'lb', { min: 0.1, max: 50 })).toMatchObject({ message: '“120”: more than 110.23 lb can’t be right here.' }) // prettier-ignore
+    expect(parseMass('0', 'kg', { min: 0 })).toEqual({ ok: true, value: 0 })
+    expect(parseMass('-1', 'kg', { min: 0 }).ok).toBe(false)
+  })
   it('writes small ones in grams', () => {
     expect(formatMass(0.85, 'kg')).toBe('850 g')
     expect(formatMass(0.45359237, 'lb')).toBe('1 lb')

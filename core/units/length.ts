@@ -56,7 +56,7 @@ export function parseLength(text: string, unit: LengthUnit): Reading {
 }
 
 export interface SizeLimits {
-  /** least size in mm; when left out, anything over nought */
+  /** least size in mm, below nought where it may be; when left out, anything over nought */
   min?: number
   /** greatest size in mm; when left out, 20 m */
   max?: number
@@ -76,8 +76,9 @@ export function parseSize(text: string, unit: LengthUnit, limits: SizeLimits = {
 /** A limit as a person who works in `unit` would say it. @param mm the limit */
 function limitTold(mm: number, unit: LengthUnit): string {
   const short = (value: number, digits: number) => String(Number(value.toFixed(digits)))
-  if (unit === 'in') return mm >= 1000 ? `${short(mm / 304.8, 1)} ft` : `${short(mm / 25.4, 2)} in`
-  return mm >= 1000 ? `${short(mm / 1000, 3)} m` : `${short(mm, 3)} mm`
+  const long = Math.abs(mm) >= 1000
+  if (unit === 'in') return long ? `${short(mm / 304.8, 1)} ft` : `${short(mm / 25.4, 2)} in`
+  return long ? `${short(mm / 1000, 3)} m` : `${short(mm, 3)} mm`
 }
 
 /**
@@ -92,7 +93,7 @@ export function sizeError(value: unknown, limits: SizeLimits = {}, unit: LengthU
     return `more than ${limitTold(max, unit)} can’t be right here.`
   }
   if (min === undefined ? value <= 0 : value < min) {
-    if (value < 0) return 'a size can’t be negative.'
+    if (value < 0 && !(min !== undefined && min < 0)) return 'a size can’t be negative.'
     if (value === 0) return 'a size can’t be nought.'
     return `less than ${limitTold(min ?? 0, unit)} can’t be right here.`
   }

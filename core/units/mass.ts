@@ -15,6 +15,12 @@ const IN_KG: Record<string, number> = {
 /** The heaviest thing that belongs on a shop wall's list, kg. */
 export const LARGEST_MASS = 500
 
+/** Between which weights one lies, kg. */
+export interface MassLimits {
+  min?: number | undefined
+  max?: number | undefined
+}
+
 /** The unit of mass that goes with a unit of length. */
 export const massUnitFor = (lengthUnit: 'mm' | 'in'): MassUnit => (lengthUnit === 'in' ? 'lb' : 'kg')
 
@@ -24,9 +30,10 @@ const ONE_UNIT = /^(.*?) ?(kg|g|lbs?|oz)?$/
 /**
  * Reads a mass: `1.2`, `850 g`, `2 lb 3 oz`, `12oz`.
  * @param unit what a bare number is taken as
- * @returns kilograms, over nought and at most 500, or a message
+ * @param limits kg; when left out, anything over nought up to 500
+ * @returns kilograms, or a message
  */
-export function parseMass(text: string, unit: MassUnit): Reading {
+export function parseMass(text: string, unit: MassUnit, { min, max = LARGEST_MASS }: MassLimits = {}): Reading {
   const examples = unit === 'kg' ? '0.85 or 850 g' : '1.9 lb or 12 oz'
   const plain = plainFigures(text)
   const both = POUNDS_AND_OUNCES.exec(plain)
@@ -39,8 +46,12 @@ export function parseMass(text: string, unit: MassUnit): Reading {
   // parted by a thousand rather than multiplied by a thousandth: 820 g is 0.82 kg to the last digit
   else if (one && number !== null) value = one[2] === 'g' ? number / 1000 : number * IN_KG[one[2] ?? unit]!
   else return bad(`Can’t read ${quoted(text)} as a weight. Write it like ${examples}.`)
-  if (value <= 0) return bad(`${quoted(text)}: a weight is more than nought. Write it like ${examples}.`)
-  if (value > LARGEST_MASS) return bad(`${quoted(text)}: more than ${LARGEST_MASS} kg can’t hang on a shop wall.`)
+  if (min === undefined ? value <= 0 : value < 0)
+    return bad(`${quoted(text)}: a weight is more than nought. Write it like ${examples}.`)
+  if (value > LARGEST_MASS)
+    return bad(`${quoted(text)}: more than ${formatMass(LARGEST_MASS, unit)} can’t hang on a shop wall.`)
+  if (value < (min ?? 0)) return bad(`${quoted(text)}: less than ${formatMass(min!, unit)} can’t be right here.`)
+  if (value > max) return bad(`${quoted(text)}: more than ${formatMass(max, unit)} can’t be right here.`)
   return good(value)
 }
 

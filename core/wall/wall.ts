@@ -35,6 +35,15 @@ export interface Rack {
 /** Where strips usually begin and how far apart they are, mm. */
 export const usualStrips = (): Strips => ({ first: 700, gap: 150, top: 60 })
 
+/** How wide and high a wall and a panel are, how close uprights stand and how far a rack leans; mm and degrees. */
+export const LEAST_WALL = 50
+export const LONGEST_WALL = 50_000
+export const LEAST_PITCH = 20
+export const MOST_LEAN = 20
+
+/** How far a corner may be out of plumb, mm. */
+export const OUT_OF_PLUMB = 500
+
 /** What stands on a wall and is not covered; a pipe or a cable runs in it and is not drilled into. */
 export const THING_KINDS = ['outlet', 'switch', 'window', 'door', 'bench', 'pipe', 'other'] as const
 export type ThingKind = (typeof THING_KINDS)[number]

@@ -1,11 +1,17 @@
 import { describe, expect, it } from 'vitest'
 import { design } from '#core/choose/design'
+import { checkAgainst } from '#core/exchange/project/problems'
+import { ShopDto } from '#core/exchange/project/shop.dto'
+import { formOf } from '#core/forms/all-forms'
+import { settingKeys } from '#core/shop/settings'
+import type { Origin } from '#core/working/figure'
 import { holderViews } from '#core/drawing/views'
 import { allKinds } from '#core/footprint/kinds'
 import { placeLabels } from '../../app/composables/cardLabels'
 import { differences } from '../../app/composables/differences'
 import { dimensionAt, drawnDimension } from '../../app/composables/dimensionLines'
 import { frontBoxOf, layScene } from '../../app/composables/drawingScene'
+import { limitsOf } from '../../app/composables/figureLimits'
 import { fileName } from '../../app/composables/download'
 import { changesIn } from '../../app/composables/changesIn'
 import { counted } from '../../app/composables/counted'
@@ -33,6 +39,32 @@ describe('what differs between two versions', () => {
     ])
   })
   it('is nothing for the same', () => expect(differences({ a: [1] }, { a: [1] }, tool, mm)).toEqual([]))
+})
+
+describe('a figure that is changed where it comes from', () => {
+  const limits = (origin: Origin, kind?: string) => limitsOf({ origin }, kind, formOf('finger-rail')!.choices)
+  it('lies between the limits that it is saved with', () => {
+    expect(limits({ kind: 'shop', key: 'backHeight' })).toEqual({ min: 20, max: 1000 })
+    expect(limits({ kind: 'bit', bit: 'forstner', diameter: 32 })).toEqual({ min: 0.5, max: 300 })
+    expect(limits({ kind: 'saw', id: 'x' })).toEqual({ min: 0.2, max: 8 })
+    expect(limits({ kind: 'stock', id: 'x', key: 'thickness' })).toEqual({ min: 1, max: 200 })
+    const field = allKinds.flatMap((k) => k.fields.map((f) => ({ kind: k.id, f }))).find(({ f }) => f.noughtAllowed)!
+    expect(limits({ kind: 'measurement', tool: 'x', field: field.f.key }, field.kind)).toEqual({ min: 0 })
+    expect(limits({ kind: 'measurement', tool: 'x', field: 'handleWidth' }, 'mallet')).toEqual({})
+  })
+  it('is one of its form’s choices, or anything where there is no such', () => {
+    const choice = formOf('finger-rail')!.choices.find((c) => c.type === 'length')!
+    expect(limits({ kind: 'choice', key: choice.key })).toEqual({ min: choice.min, max: choice.max })
+    expect(limits({ kind: 'choice', key: 'none' })).toEqual({})
+  })
+  it('keeps to the same limits as what is saved, setting by setting', () => {
+    for (const key of settingKeys)
+      for (const [at, value] of Object.entries(limits({ kind: 'shop', key }))) {
+        const out = value! + (at === 'min' ? -0.01 : 0.01)
+        expect(checkAgainst(ShopDto, { settings: { [key]: value } }).ok, `${key} ${value}`).toBe(true)
+        expect(checkAgainst(ShopDto, { settings: { [key]: out } }).ok, `${key} ${out}`).toBe(false)
+      }
+  })
 })
 
 describe('a drawn dimension', () => {

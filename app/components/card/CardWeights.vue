@@ -14,7 +14,7 @@ const toFull = () => document.getElementById('tool-mass-battery')?.focus()
       <label class="over" for="tool-mass">{{ battery ? 'Weight, battery out' : 'Weight' }}</label>
       <MassField
         input-id="tool-mass"
-        label="Weight"
+        :label="battery ? 'Weight, battery out' : 'Weight'"
         :of="{ tool: tool.id, kind: tool.kind, field: 'mass' }"
         :model-value="tool.mass"
         @update:model-value="emit('bare', $event)"

@@ -98,7 +98,7 @@ function dragLabel(event: PointerEvent, c: Choice): void {
         <LengthField
           :model-value="own(c.key)"
           :label="c.label"
-          :nought-allowed="c.min === 0"
+          :min="c.min"
           :max="c.max"
           optional
           :placeholder="c.type === 'length' ? length(input.shop.settings[c.setting]) : 'follows'"

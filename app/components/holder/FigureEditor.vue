@@ -1,13 +1,15 @@
 <script setup lang="ts">
 import { computed } from 'vue'
+import type { Choice } from '#core/forms/form'
 import { SETTINGS, type SettingKey } from '#core/shop/settings'
 import type { Figure } from '#core/working/figure'
+import { limitsOf } from '~/composables/figureLimits'
 import { useHistory } from '~/stores/history'
 import { useRecords } from '~/stores/records'
 import { useShopSettings } from '~/composables/useShopSettings'
 
 /** Changes a figure that stands by itself, where it comes from: a measurement, a setting, a bit, a board, a choice. */
-const props = defineProps<{ figure: Figure }>()
+const props = defineProps<{ figure: Figure; choices: readonly Choice[] }>()
 const emit = defineEmits<{ choose: [key: string, value: number] }>()
 
 const records = useRecords()
@@ -28,6 +30,11 @@ const fixed = computed(
     // answers to questions are given where they are asked
     (origin.value.kind === 'choice' && (origin.value.key === 'back' || props.figure.quantity !== 'length')),
 )
+const limits = computed(() => {
+  const o = origin.value
+  const kind = o.kind === 'measurement' ? records.toolsById.get(o.tool)?.kind : undefined
+  return limitsOf(props.figure, kind, props.choices)
+})
 
 function set(value: number | null) {
   const o = origin.value
@@ -76,20 +83,23 @@ const from = computed(() => {
         :max="setting.max"
         @update:model-value="set"
       />
+      <AngleField
+        v-else-if="figure.quantity === 'angle' && setting"
+        :model-value="figure.value"
+        :label="figure.label"
+        :min="setting.min"
+        :max="setting.max"
+        @update:model-value="set"
+      />
       <MassField
         v-else-if="figure.quantity === 'mass'"
         :input-id="`edit-${figure.id}`"
         :model-value="figure.value"
-        @update:model-value="set"
-      />
-      <LengthField
-        v-else
-        :model-value="figure.value"
         :label="figure.label"
-        :nought-allowed="setting ? setting.min === 0 : origin.kind === 'choice'"
-        :max="setting?.max"
+        v-bind="limits"
         @update:model-value="set"
       />
+      <LengthField v-else :model-value="figure.value" :label="figure.label" v-bind="limits" @update:model-value="set" />
       <span class="quiet small">{{ from }}</span>
     </template>
   </div>

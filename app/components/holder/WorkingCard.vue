@@ -1,6 +1,7 @@
 <script setup lang="ts">
 import { computed } from 'vue'
 import { finder, type Design } from '#core/choose/design'
+import type { Choice } from '#core/forms/form'
 import { formatExact } from '#core/units/format-length'
 import type { Figure } from '#core/working/figure'
 import { fillIn } from '#core/working/trail'
@@ -8,7 +9,7 @@ import { formulaWithNumbers, writeFigure } from '#core/working/text'
 import { useFormat } from '~/composables/useFormat'
 
 /** The working of one figure: the formula in words and in numbers, the rule behind it, and what it comes from. */
-const props = defineProps<{ worked: Pick<Design, 'working'>; figure: Figure }>()
+const props = defineProps<{ worked: Pick<Design, 'working'>; figure: Figure; choices: readonly Choice[] }>()
 const emit = defineEmits<{ pick: [id: string]; choose: [key: string, value: number] }>()
 
 const { format } = useFormat()
@@ -34,6 +35,7 @@ const usedBy = computed(() => props.worked.working.filter((f) => f.from.includes
       v-if="!rule"
       :key="figure.id"
       :figure="figure"
+      :choices="choices"
       @choose="(key, value) => emit('choose', key, value)"
     />
     <template v-else>
@@ -50,6 +52,7 @@ const usedBy = computed(() => props.worked.working.filter((f) => f.from.includes
             v-if="input.origin.kind !== 'derived'"
             :key="input.id"
             :figure="input"
+            :choices="choices"
             @choose="(key, value) => emit('choose', key, value)"
           />
           <span v-else class="num"><LengthText :text="printed(input)" /></span>

@@ -2,7 +2,16 @@
 import { mdiClose } from '@mdi/js'
 import { computed, ref } from 'vue'
 import { bitName } from '#core/shop/bit-name'
-import { BIT_KINDS, newBit, sameBit, type Bit, type BitKind, type Shop } from '#core/shop/shop'
+import {
+  BIT_KINDS,
+  BORE_LIMITS,
+  DEPTH_LIMITS,
+  newBit,
+  sameBit,
+  type Bit,
+  type BitKind,
+  type Shop,
+} from '#core/shop/shop'
 import { useFormat } from '~/composables/useFormat'
 import { useNotice } from '~/composables/useNotice'
 import { useShopSettings } from '~/composables/useShopSettings'
@@ -60,7 +69,8 @@ function add() {
                 :label="`Test bore of the ${called(b)} bit`"
                 optional
                 placeholder="not measured"
-                :max="300"
+                :min="BORE_LIMITS[0]"
+                :max="BORE_LIMITS[1]"
                 @update:model-value="change.bit(b, { testBore: $event }, 'Test bore')"
               />
             </td>
@@ -70,7 +80,8 @@ function add() {
                 :label="`Greatest depth of the ${called(b)} bit`"
                 optional
                 placeholder="not measured"
-                :max="1000"
+                :min="DEPTH_LIMITS[0]"
+                :max="DEPTH_LIMITS[1]"
                 @update:model-value="change.bit(b, { depth: $event }, 'Greatest depth')"
               />
             </td>
@@ -104,7 +115,8 @@ function add() {
         label="Diameter of another bit"
         optional
         placeholder="another size"
-        :max="300"
+        :min="BORE_LIMITS[0]"
+        :max="BORE_LIMITS[1]"
         @next="add"
       />
       <button class="btn">Add the bit</button>

@@ -25,7 +25,7 @@ const settingValue = (key: SettingKey) => props.shop.settings[key]
             v-if="SETTINGS[key].quantity === 'length'"
             :model-value="settingValue(key)"
             :label="SETTINGS[key].label"
-            :nought-allowed="SETTINGS[key].min === 0"
+            :min="SETTINGS[key].min"
             :max="SETTINGS[key].max"
             @update:model-value="$event !== null && change.setting(key, $event, SETTINGS[key].label)"
           />
@@ -33,6 +33,9 @@ const settingValue = (key: SettingKey) => props.shop.settings[key]
             v-else-if="SETTINGS[key].quantity === 'mass'"
             :input-id="`set-${key}`"
             :model-value="settingValue(key)"
+            :label="SETTINGS[key].label"
+            :min="SETTINGS[key].min"
+            :max="SETTINGS[key].max"
             @update:model-value="$event !== null && change.setting(key, $event, SETTINGS[key].label)"
           />
           <AngleField

@@ -3,6 +3,7 @@ import { computed, ref } from 'vue'
 import { hardwareOf } from '#core/bench/hardware'
 import type { Design } from '#core/choose/design'
 import { USUAL_PAPER } from '#core/exchange/pdf/page'
+import { formOf } from '#core/forms/all-forms'
 import { WALL_FILES, type WallFile } from '#core/exchange/wall/wall-files'
 import { wallLoads, type StripLoad } from '#core/wall/loads/loads'
 import { HOLDS, PULL } from '#core/wall/loads/strip-pull'
@@ -45,6 +46,7 @@ function choose(id: string, key: string, value: number) {
   const holder = records.get('holders', id)?.data
   if (holder) history.change(key, 'holders', id, { ...holder, choices: { ...holder.choices, [key]: value } })
 }
+const choicesOf = (id: string) => formOf(records.get('holders', id)?.data?.form ?? '')?.choices ?? []
 const loaded = computed(() => loads.value.studs.filter((s) => s.mass > 0))
 
 const SAYS: Record<WallFile, string> = { 'locating.pdf': 'Locating sheet, PDF', 'wall.svg': 'SVG', 'wall.dxf': 'DXF', 'positions.csv': 'Positions, CSV' } // prettier-ignore
@@ -100,6 +102,7 @@ async function take(file: string) {
             class="working"
             :worked="{ working: s.working }"
             :figure="figureOf(s)!"
+            :choices="choicesOf(s.by)"
             @pick="show(s.id, $event)"
             @choose="(key, value) => choose(s.by, key, value)"
           />

@@ -2,7 +2,19 @@
 import { computed } from 'vue'
 import { frameOn, hangsBy, rackOn, uprightsOf } from '#core/wall/holding'
 import { FRAME_EDGE, rowsOn } from '#core/wall/strips'
-import { BEHIND, HOLDS, type Behind, type Framed, type Holds, type Rack, type Wall } from '#core/wall/wall'
+import {
+  BEHIND,
+  HOLDS,
+  LEAST_PITCH,
+  LEAST_WALL,
+  LONGEST_WALL,
+  MOST_LEAN,
+  type Behind,
+  type Framed,
+  type Holds,
+  type Rack,
+  type Wall,
+} from '#core/wall/wall'
 import { useFormat } from '~/composables/useFormat'
 import { useRecords } from '~/stores/records'
 
@@ -85,8 +97,8 @@ function school(holds: Holds) {
           :model-value="frame[f.key]"
           :label="f.label"
           :nought-allowed="PLACES.includes(f.key)"
-          :min="PLACES.includes(f.key) ? undefined : 50"
-          :max="50000"
+          :min="PLACES.includes(f.key) ? undefined : LEAST_WALL"
+          :max="LONGEST_WALL"
           @update:model-value="$event !== null && setFrame({ [f.key]: $event })"
       /></label>
     </div>
@@ -97,8 +109,8 @@ function school(holds: Holds) {
           :model-value="rack[r.key]"
           :label="r.label"
           :nought-allowed="PLACES.includes(r.key)"
-          :min="r.key === 'pitch' ? 20 : undefined"
-          :max="50000"
+          :min="r.key === 'pitch' ? LEAST_PITCH : undefined"
+          :max="LONGEST_WALL"
           @update:model-value="$event !== null && setRack({ [r.key]: $event })"
       /></label>
       <label v-if="wall.holds === 'rack'"
@@ -107,7 +119,7 @@ function school(holds: Holds) {
           :model-value="rack.lean"
           label="How far the rack leans"
           :min="0"
-          :max="20"
+          :max="MOST_LEAN"
           @update:model-value="$event !== null && setRack({ lean: $event })"
       /></label>
       <label
@@ -143,6 +155,7 @@ function school(holds: Holds) {
           <LengthField
             :model-value="wall.strips.gap"
             label="Gap between strips"
+            :min="1"
             @update:model-value="$event && emit('change', 'Strips', { strips: { ...wall.strips, gap: $event } })"
         /></label>
       </div>

@@ -1,6 +1,17 @@
 <script setup lang="ts">
 import { mdiDelete, mdiPlus } from '@mdi/js'
-import { evenStuds, PLUMB, THING_KINDS, type Corner, type Thing, type ThingKind, type Wall } from '#core/wall/wall'
+import {
+  evenStuds,
+  LEAST_WALL,
+  LONGEST_WALL,
+  OUT_OF_PLUMB,
+  PLUMB,
+  THING_KINDS,
+  type Corner,
+  type Thing,
+  type ThingKind,
+  type Wall,
+} from '#core/wall/wall'
 import { useFormat } from '~/composables/useFormat'
 import { useRecords } from '~/stores/records'
 
@@ -65,7 +76,8 @@ const unit = computed(() => records.shop!.unit)
         <LengthField
           :model-value="wall.width"
           label="Width of the wall"
-          :max="50000"
+          :min="LEAST_WALL"
+          :max="LONGEST_WALL"
           @update:model-value="$event && emit('change', 'Width of the wall', { width: $event })"
       /></label>
       <label
@@ -73,7 +85,8 @@ const unit = computed(() => records.shop!.unit)
         <LengthField
           :model-value="wall.height"
           label="Height of the wall"
-          :max="50000"
+          :min="LEAST_WALL"
+          :max="LONGEST_WALL"
           @update:model-value="$event && emit('change', 'Height of the wall', { height: $event })"
       /></label>
     </div>
@@ -82,7 +95,8 @@ const unit = computed(() => records.shop!.unit)
       <LengthField
         :model-value="wall.line ?? null"
         label="Nothing sticks out past"
-        :max="50000"
+        :min="1"
+        :max="LONGEST_WALL"
         optional
         placeholder="no line"
         @update:model-value="setLine"
@@ -117,16 +131,18 @@ const unit = computed(() => records.shop!.unit)
       <div v-for="side in ['left', 'right'] as const" :key="side" class="row">
         <label v-for="(place, i) in PLACES" :key="place"
           >{{ side }}, {{ place }}
-          <input
-            type="number"
-            step="0.5"
-            :value="(wall.corners ?? { left: PLUMB, right: PLUMB })[side][i]"
-            :aria-label="`${side} corner ${place}, mm to the right of plumb`"
-            @change="setCorner(side, i, Number(($event.target as HTMLInputElement).value) || 0)"
+          <LengthField
+            :model-value="(wall.corners ?? { left: PLUMB, right: PLUMB })[side][i]!"
+            :label="`${side} corner ${place}, to the right of plumb`"
+            :min="-OUT_OF_PLUMB"
+            :max="OUT_OF_PLUMB"
+            @update:model-value="$event !== null && setCorner(side, i, $event)"
           />
         </label>
       </div>
-      <p class="quiet small">Hang a plumb line at each end; mm to the right of it count above nought.</p>
+      <p class="quiet small">
+        Hang a plumb line at each end; what is to the right of it counts above nought, to the left below: -6.
+      </p>
     </details>
 
     <h3>On it</h3>
@@ -160,6 +176,8 @@ const unit = computed(() => records.shop!.unit)
         <LengthField
           :model-value="t.width"
           :label="`width of the ${t.kind}`"
+          :min="1"
+          :max="LONGEST_WALL"
           @update:model-value="$event && set(t.id, { width: $event })"
       /></label>
       <label
@@ -167,6 +185,8 @@ const unit = computed(() => records.shop!.unit)
         <LengthField
           :model-value="t.height"
           :label="`height of the ${t.kind}`"
+          :min="1"
+          :max="LONGEST_WALL"
           @update:model-value="$event && set(t.id, { height: $event })"
       /></label>
       <label v-if="t.kind === 'door'" class="whole"

@@ -1,5 +1,5 @@
-import { BEHIND, HOLDS, SWINGS, THING_KINDS } from '../../wall/wall'
-import { LONGEST_WALL, MOST_ON_WALL, MOST_LEAN, MOST_LEDGERS } from './wall.dto'
+import { BEHIND, HOLDS, LEAST_PITCH, LEAST_WALL, LONGEST_WALL, MOST_LEAN, SWINGS, THING_KINDS } from '../../wall/wall'
+import { MOST_ON_WALL, MOST_LEDGERS } from './wall.dto'
 import { LONGEST_STEP, MOST_TICKS } from './work.dto'
 import { allKinds } from '../../footprint/kinds'
 import { PRESENCES, SURENESS, USES } from '../../footprint/tool'
@@ -7,7 +7,7 @@ import { allForms } from '../../forms/all-forms'
 import type { Choice } from '../../forms/form'
 import { LISTS, listKeys, type Column, type ListKey } from '../../shop/lists'
 import { SETTINGS, settingKeys } from '../../shop/settings'
-import { BIT_KINDS } from '../../shop/shop'
+import { BIT_KINDS, BORE_LIMITS, DEPTH_LIMITS } from '../../shop/shop'
 import { INCH_GRIDS, MM_GRIDS } from '../../units/format-length'
 import { LARGEST_SIZE } from '../../units/length'
 import { LARGEST_MASS } from '../../units/mass'
@@ -15,7 +15,7 @@ import { ID_PATTERN, LONGEST_NAME, LONGEST_NOTE } from './checked'
 import { MOST_SEATS } from './holder.dto'
 import { MOST_HOLDERS, MOST_WALLS, MOST_TOOLS, PROJECT_FORMAT, PROJECT_VERSION } from './project.dto'
 import { MOST_ROWS } from './list-rows'
-import { BORE_LIMITS, DEPTH_LIMITS, MOST_BITS } from './shop.dto'
+import { MOST_BITS } from './shop.dto'
 import { LONGEST_OUTLINE, MOST_COUNT, MOST_PROFILE } from './tool.dto'
 
 type Schema = Record<string, unknown>
@@ -227,13 +227,13 @@ const wall: Schema = record(
   {
     id,
     name,
-    width: described(between(50, LONGEST_WALL), 'mm'),
-    height: described(between(50, LONGEST_WALL), 'mm'),
+    width: described(between(LEAST_WALL, LONGEST_WALL), 'mm'),
+    height: described(between(LEAST_WALL, LONGEST_WALL), 'mm'),
     holds: choice(HOLDS),
     behind: choice(BEHIND),
     line: described(between(1, LONGEST_WALL), 'nothing may stick out further from the wall, mm'),
-    frame: described(record({ x: onWall, z: onWall, width: between(50, LONGEST_WALL), height: between(50, LONGEST_WALL) }, ['x', 'z', 'width', 'height']), 'the panel of a framed one: its lower left corner and its size, mm'), // prettier-ignore
-    rack: described(record({ from: onWall, to: onWall, low: between(0, LONGEST_WALL), high: between(0, LONGEST_WALL), pitch: between(20, LONGEST_WALL), ledgers: between(2, MOST_LEDGERS), lean: between(0, MOST_LEAN) }, ['from', 'to', 'low', 'high', 'pitch']), 'uprights on ledgers: mm along the wall and over the floor; lean in degrees'), // prettier-ignore
+    frame: described(record({ x: onWall, z: onWall, width: between(LEAST_WALL, LONGEST_WALL), height: between(LEAST_WALL, LONGEST_WALL) }, ['x', 'z', 'width', 'height']), 'the panel of a framed one: its lower left corner and its size, mm'), // prettier-ignore
+    rack: described(record({ from: onWall, to: onWall, low: between(0, LONGEST_WALL), high: between(0, LONGEST_WALL), pitch: between(LEAST_PITCH, LONGEST_WALL), ledgers: between(2, MOST_LEDGERS), lean: between(0, MOST_LEAN) }, ['from', 'to', 'low', 'high', 'pitch']), 'uprights on ledgers: mm along the wall and over the floor; lean in degrees'), // prettier-ignore
     strips: record({ first: between(0, LONGEST_WALL), gap: between(1, LONGEST_WALL), top: between(0, LONGEST_WALL), piece: described(between(0, LONGEST_WALL), 'length of short pieces, mm; left out or 0: whole lengths'), apart: between(0, LONGEST_WALL) }), // prettier-ignore
     studs: described(list(between(0, LONGEST_WALL), MOST_ON_WALL), 'centres from the left corner, mm'),
     things: list(

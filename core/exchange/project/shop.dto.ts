@@ -3,27 +3,27 @@ import { Transform, Type } from 'class-transformer'
 import { ArrayMaxSize, IsArray, IsBoolean, ValidateNested } from 'class-validator'
 import { filledRow, listKeys, type ListKey, type Row } from '../../shop/lists'
 import { SETTINGS, settingKeys, usualSettings, type SettingKey } from '../../shop/settings'
-import { BIT_KINDS, type Bit, type BitKind, type Shop } from '../../shop/shop'
+import { BIT_KINDS, BORE_LIMITS, DEPTH_LIMITS, type Bit, type BitKind, type Shop } from '../../shop/shop'
 import { usualShop } from '../../shop/usual'
 import { INCH_GRIDS, MM_GRIDS, type LengthFormat } from '../../units/format-length'
 import { sizeError } from '../../units/length'
 import { Checked, isRecord, nameError, oneOf } from './checked'
 import { listError } from './list-rows'
 
+/** What settings are written in. */
+const UNITS = { length: ' mm', mass: ' kg', angle: ' degrees', ratio: '' } as const
+
 function settingsError(value: unknown): string | null {
   if (!isRecord(value)) return 'settings are written as {"setting": number}.'
   for (const [key, number] of Object.entries(value)) {
     if (!settingKeys.includes(key as SettingKey)) return `there is no setting called ${key.slice(0, 40)}.`
-    const { label, min, max } = SETTINGS[key as SettingKey]
+    const { label, min, max, quantity } = SETTINGS[key as SettingKey]
     if (typeof number !== 'number' || !(number >= min && number <= max))
-      return `${label} lies between ${min} and ${max}.`
+      return `${label} lies between ${min} and ${max}${UNITS[quantity]}.`
   }
   return null
 }
 
-/** What a bit may bore, mm. */
-export const BORE_LIMITS = [0.5, 300] as const
-export const DEPTH_LIMITS = [1, 1000] as const
 export const MOST_BITS = 200
 
 const boreError = (value: unknown) => sizeError(value, { min: BORE_LIMITS[0], max: BORE_LIMITS[1] })

@@ -4,6 +4,11 @@ import { ArrayMaxSize, IsArray, IsOptional, ValidateNested } from 'class-validat
 import {
   BEHIND,
   HOLDS,
+  LEAST_PITCH,
+  LEAST_WALL,
+  LONGEST_WALL,
+  MOST_LEAN,
+  OUT_OF_PLUMB,
   usualStrips,
   SWINGS,
   THING_KINDS,
@@ -18,12 +23,9 @@ import {
 import type { Strips } from '../../wall/strips'
 import { Checked, idError, isRecord, LONGEST_NAME, nameError, oneOf } from './checked'
 
-/** The longest wall, and the most that is on it. */
-export const LONGEST_WALL = 50_000
+/** The most that is on a wall, and the most ledgers of a rack. */
 export const MOST_ON_WALL = 1000
-/** The most ledgers of a rack, and how far it leans at most, degrees. */
 export const MOST_LEDGERS = 6
-export const MOST_LEAN = 20
 
 const within = (low: number, what: string) => (v: unknown) =>
   typeof v === 'number' && Number.isFinite(v) && v >= low && v <= LONGEST_WALL ? null : `${what} lies between ${low} and ${LONGEST_WALL} mm.` // prettier-ignore
@@ -65,8 +67,8 @@ export class StripsDto implements Strips {
 export class FramedDto implements Framed {
   @Checked(place('x')) x!: number
   @Checked(place('z')) z!: number
-  @Checked(within(50, 'the width of the panel')) width!: number
-  @Checked(within(50, 'the height of the panel')) height!: number
+  @Checked(within(LEAST_WALL, 'the width of the panel')) width!: number
+  @Checked(within(LEAST_WALL, 'the height of the panel')) height!: number
 }
 
 const count = (low: number, high: number, what: string) => (v: unknown) =>
@@ -79,20 +81,20 @@ export class RackDto implements Rack {
   @Checked(place('to')) to!: number
   @Checked(within(0, 'the lower end')) low!: number
   @Checked(within(0, 'the upper end')) high!: number
-  @Checked(within(20, 'the pitch')) pitch!: number
+  @Checked(within(LEAST_PITCH, 'the pitch')) pitch!: number
   @Checked(count(2, MOST_LEDGERS, 'ledgers')) ledgers = 2
   @Checked(lean) lean = 6
 }
 
-const isCorner = (v: unknown): boolean => Array.isArray(v) && v.length === 3 && v.every((n) => typeof n === 'number' && Math.abs(n) <= 500) // prettier-ignore
+const isCorner = (v: unknown): boolean => Array.isArray(v) && v.length === 3 && v.every((n) => typeof n === 'number' && Math.abs(n) <= OUT_OF_PLUMB) // prettier-ignore
 const isCorners = (v: unknown): boolean => isRecord(v) && isCorner(v.left) && isCorner(v.right)
 
 /** A wall as it comes in. */
 export class WallDto implements Wall {
   @Checked(idError) id!: string
   @Checked(nameError) name!: string
-  @Checked(within(50, 'the width')) width!: number
-  @Checked(within(50, 'the height')) height!: number
+  @Checked(within(LEAST_WALL, 'the width')) width!: number
+  @Checked(within(LEAST_WALL, 'the height')) height!: number
   @Checked((v) => oneOf(v, HOLDS, 'what it holds by')) holds: Wall['holds'] = 'panel'
 
   @ValidateNested({ message: 'strips are {first, gap, top}.' })
@@ -124,7 +126,7 @@ export class WallDto implements Wall {
   @Type(() => RackDto)
   rack?: RackDto
 
-  @Checked((v) => (v === undefined || isCorners(v) ? null : 'corners are {left: [floor, middle, ceiling], right: [...]}, each within 500 mm of plumb.')) // prettier-ignore
+  @Checked((v) => (v === undefined || isCorners(v) ? null : `corners are {left: [floor, middle, ceiling], right: [...]}, each within ${OUT_OF_PLUMB} mm of plumb.`)) // prettier-ignore
   corners?: Wall['corners']
 
   @IsArray({ message: 'what hangs is a list.' })

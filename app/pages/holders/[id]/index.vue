@@ -104,6 +104,7 @@ const refusal = computed(() => worked.value?.refusals[0]?.says ?? '')
         v-if="figure"
         :worked="worked"
         :figure="figure"
+        :choices="form.choices"
         @pick="pick"
         @choose="(key, value) => choose(key, key, value)"
       />

@@ -1,0 +1,87 @@
+import type { Page } from '@playwright/test'
+import { expect, test } from './fixtures'
+import { mallet, saved, settled, shopFor } from './shop'
+
+/** Figures that no shop has, and some that only a few fields take. */
+const ODD = ['0.001', '-7', '3', '19999']
+
+/**
+ * Types odd figures into every field of a page by turns. What a field takes the server has to take too: what it
+ * refuses stands in the console, which fails the test.
+ * @returns how many fields there were
+ */
+async function typeOddFigures(page: Page): Promise<number> {
+  await settled(page)
+  const fields = await page.evaluate(async (odd) => {
+    const rest = () => new Promise((resolve) => setTimeout(resolve, 4))
+    const names = new Set<string>()
+    const fields = () =>
+      [...document.querySelectorAll<HTMLInputElement>('main input.field')].filter(
+        (f) => f.offsetParent !== null && !/^(Name|Search)/.test(f.getAttribute('aria-label') ?? ''),
+      )
+    for (const figure of odd) {
+      for (let i = 0; i < fields().length; i++) {
+        const field = fields()[i]!
+        names.add(field.getAttribute('aria-label') ?? field.id)
+        if (field.type === 'number' && Number.isNaN(Number(figure))) continue
+        field.focus()
+        field.value = figure
+        field.dispatchEvent(new Event('input', { bubbles: true }))
+        await rest()
+      }
+    }
+    ;(document.activeElement as HTMLElement).blur()
+    return [...names]
+  }, ODD)
+  await saved(page)
+  expect(fields.filter((f) => !f)).toEqual([])
+  return fields.length
+}
+
+test('odd figures in any field of the shop are kept or told, never half', async ({ page, service }) => {
+  await shopFor(page, service, { tools: [mallet('a', 28, 70)], rail: {} })
+  await page.goto('/shop')
+  const closed = page.locator('button', { hasText: '▸' })
+  while ((await closed.count()) > 0) await closed.first().click()
+  expect(await typeOddFigures(page)).toBeGreaterThan(100)
+  await page.reload()
+  await expect(page.getByRole('heading', { name: 'Bits' })).toBeVisible()
+  await saved(page)
+})
+
+test('odd figures in any field of an inch shop are told in inches', async ({ page, service }) => {
+  await shopFor(page, service, { shop: { unit: 'in' } })
+  await page.goto('/shop')
+  await page.getByLabel('Height of the back').fill('1/2')
+  await expect(page.getByRole('alert')).toContainText('less than 0.79 in can’t be right here')
+  await page.getByLabel('Height of the back').fill('3 1/2')
+  await page.getByLabel('Heavy is over').fill('0.1')
+  await expect(page.getByRole('alert')).toContainText('less than 0.22 lb can’t be right here')
+  await page.getByLabel('Heavy is over').fill('4')
+  await saved(page)
+})
+
+test('odd figures in any field of a wall are kept or told', async ({ page, service }) => {
+  await shopFor(page, service)
+  await page.goto('/wall')
+  await page.getByRole('button', { name: 'Measure a wall' }).click()
+  for (const thing of ['outlet', 'door']) await page.getByRole('button', { name: thing }).click()
+  await page.getByText('Corners out of plumb').click()
+  for (const school of ['a framed panel', 'a rack that leans', 'bevelled strips on sheets']) {
+    await page.getByLabel(school).check()
+    expect(await typeOddFigures(page)).toBeGreaterThan(15)
+  }
+  await page.getByLabel('left corner in the middle').fill('-600')
+  await expect(page.getByText('“-600”: less than -500 mm can’t be right here.')).toBeVisible()
+  await page.getByLabel('left corner in the middle').fill('-6')
+  await saved(page)
+})
+
+test('odd figures in a holder and on a tool’s card are kept or told', async ({ page, service }) => {
+  const shop = await shopFor(page, service, { tools: [mallet('a', 28, 70), mallet('b', 30, 80)], rail: {} })
+  await page.goto(shop.rail)
+  await page.locator('.dimension text').first().click()
+  expect(await typeOddFigures(page)).toBeGreaterThan(4)
+  await page.goto(`/tools?tool=${shop.id}-a`)
+  expect(await typeOddFigures(page)).toBeGreaterThan(3)
+})
