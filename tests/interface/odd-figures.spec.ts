@@ -67,6 +67,9 @@ test('odd figures in any field of a wall are kept or told', async ({ page, servi
   await page.getByRole('button', { name: 'Measure a wall' }).click()
   for (const thing of ['outlet', 'door']) await page.getByRole('button', { name: thing }).click()
   await page.getByText('Corners out of plumb').click()
+  const corner = async (place: string) => (await page.getByLabel(`left corner ${place}`).boundingBox())!
+  const [low, middle] = [await corner('at the floor'), await corner('in the middle')]
+  expect(low.x + low.width).toBeLessThan(middle.x)
   for (const school of ['a framed panel', 'a rack that leans', 'bevelled strips on sheets']) {
     await page.getByLabel(school).check()
     expect(await typeOddFigures(page)).toBeGreaterThan(15)
@@ -84,4 +87,23 @@ test('odd figures in a holder and on a tool’s card are kept or told', async ({
   expect(await typeOddFigures(page)).toBeGreaterThan(4)
   await page.goto(`/tools?tool=${shop.id}-a`)
   expect(await typeOddFigures(page)).toBeGreaterThan(3)
+})
+
+test('a setting in degrees is changed as degrees in the working', async ({ page, service }) => {
+  const shop = await shopFor(page, service, {
+    shop: { unit: 'in' },
+    tools: [mallet('a', 28, 70), mallet('b', 30, 80)],
+    rail: { hung: 'strip' },
+  })
+  await page.goto(shop.rail)
+  await page.getByRole('button', { name: /^Bevel below/ }).click()
+  const card = page.getByTestId('working-card')
+  await card.getByRole('button', { name: 'Strip, long face' }).click()
+  const bevel = card.getByLabel('Bevel', { exact: true })
+  await expect(bevel).toHaveValue('45°')
+  await bevel.fill('75')
+  await expect(card.getByRole('alert')).toContainText('between 10° and 60°')
+  await bevel.fill('30')
+  await saved(page)
+  expect(await shop.send('GET', `/api/shops/${shop.id}`)).toMatchObject({ settings: { stripBevel: 30 } })
 })

@@ -59,6 +59,7 @@ function space() {
 const kinds = THING_KINDS
 /** Where the corners are off plumb, by place. */
 const PLACES = ['at the floor', 'in the middle', 'at the ceiling'] as const
+const SHORT = ['floor', 'middle', 'ceiling'] as const
 function setCorner(side: 'left' | 'right', place: number, value: number) {
   const now = props.wall.corners ?? { left: PLUMB, right: PLUMB }
   const corner = now[side].map((v, i) => (i === place ? value : v)) as unknown as Corner
@@ -128,9 +129,9 @@ const unit = computed(() => records.shop!.unit)
     <WallStudFinder :wall="wall.id" @studs="emit('change', 'Studs', { studs: $event })" />
     <details>
       <summary class="small">Corners out of plumb</summary>
-      <div v-for="side in ['left', 'right'] as const" :key="side" class="row">
+      <div v-for="side in ['left', 'right'] as const" :key="side" class="row corner">
         <label v-for="(place, i) in PLACES" :key="place"
-          >{{ side }}, {{ place }}
+          >{{ side }}, {{ SHORT[i] }}
           <LengthField
             :model-value="(wall.corners ?? { left: PLUMB, right: PLUMB })[side][i]!"
             :label="`${side} corner ${place}, to the right of plumb`"
@@ -141,7 +142,7 @@ const unit = computed(() => records.shop!.unit)
         </label>
       </div>
       <p class="quiet small">
-        Hang a plumb line at each end; what is to the right of it counts above nought, to the left below: -6.
+        Hang a plumb line at each end; what is to the right of it counts above nought, to the left below, as -6.
       </p>
     </details>
 
@@ -253,13 +254,9 @@ label {
 h3 {
   margin-top: 12px;
 }
-details input {
-  width: 100%;
-  min-height: 34px;
-  padding: 0 6px;
-  border: 0;
-  border-bottom: 1px solid var(--pencil);
-  background: var(--field, transparent);
-  color: var(--ink);
+.corner {
+  display: grid;
+  grid-template-columns: repeat(3, minmax(0, 1fr));
+  align-items: start;
 }
 </style>
