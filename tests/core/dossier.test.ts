@@ -11,6 +11,7 @@ import { quickCuts } from '#core/cutting/quick-cuts'
 import { holderViews } from '#core/drawing/views'
 import { makeFile } from '#core/exchange/files'
 import { writeColumn } from '#core/exchange/pdf/faces'
+import { Flow } from '#core/exchange/pdf/flow'
 import { usualShop } from '#core/shop/usual'
 import { formatLength } from '#core/units/format-length'
 import { fileMeans, pdfDocument, readFaces } from '../../server/files/means'
@@ -64,6 +65,35 @@ describe('a build dossier', () => {
     const lines = text.replaceAll('\u00a0', ' ').split('\n').filter((l) => l.trim()) // prettier-ignore
     expect(lines.length).toBeGreaterThan(20)
     expect(lines.filter((l) => /^\s*(5\/16|mm)/.test(l))).toEqual([])
+  })
+
+  it('has the head of a table on each of its pages, and never alone', async () => {
+    const { doc, ended } = pdfDocument(faces)
+    const flow = new Flow(doc, { width: 210, height: 297 })
+    const rows = Array.from({ length: 130 }, (_, i) => [
+      `mark ${i}`,
+      i % 7 === 0 ? 'a long word about it '.repeat(12) : 'x',
+    ])
+    flow.table([['From datum', 'What'], ...rows], [1, 2])
+    // as low on its page as a head goes, but no row below it
+    flow.page()
+    doc.y = flow.bottom - 24
+    flow.table(
+      [
+        ['Near the foot', 'What'],
+        ['only row', 'x'],
+      ],
+      [1, 2],
+    )
+    doc.end()
+    const path = join(folder, 'table.pdf')
+    writeFileSync(path, Buffer.from(await ended()))
+    const pages = execFileSync('pdftotext', ['-layout', path, '-'], { encoding: 'utf8' }).replaceAll('\u00a0', ' ').split('\f').slice(0, -1) // prettier-ignore
+    const long = pages.filter((p) => p.includes('mark '))
+    expect(long.length).toBeGreaterThan(2)
+    for (const page of long) expect(page.trimStart()).toMatch(/^From datum/)
+    for (let i = 0; i < 130; i++) expect(long.filter((p) => new RegExp(`mark ${i}\\b`).test(p)).length, `${i}`).toBe(1)
+    expect(pages.filter((p) => p.includes('Near the foot'))).toEqual(pages.filter((p) => p.includes('only row')))
   })
 
   it('says everything in the shop’s unit', async () => {

@@ -79,6 +79,7 @@ export function writeDossier(
 
   flow.heading('Marks')
   for (const board of model.boards.filter((b) => b.openings.length > 0)) {
+    flow.room(60)
     flow.text(`${board.name}: from the datum end`, { bold: true })
     flow.table(
       [

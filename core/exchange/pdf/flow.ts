@@ -47,33 +47,45 @@ export class Flow {
     this.room(heightOf(this.doc, text, bold, width))
     writeColumn(this.doc, text, bold, this.left + indent, this.doc.y, width)
   }
-  /** A table; the first row is its head. Widths are shares of the page's. */
-  table(rows: readonly (readonly string[])[], shares: readonly number[]): void {
-    const { doc } = this
+  /** A table; the first row is its head, which comes once more on each new page. Widths are shares of the page's. */
+  table([head, ...rows]: readonly (readonly string[])[], shares: readonly number[]): void {
     const whole = shares.reduce((sum, s) => sum + s, 0)
+    const widths = shares.map((s) => (this.width * s) / whole)
+    const columns = head!
+    const high = (row: readonly string[], isHead: boolean): number => {
+      this.doc.fontSize(isHead ? SMALL : BODY)
+      return Math.max(...row.map((cell, c) => heightOf(this.doc, cell, isHead, widths[c]! - 6))) + 4
+    }
+    const headHigh = high(columns, true)
     rows.forEach((row, i) => {
-      const bold = i === 0
-      doc.fontSize(bold ? SMALL : BODY)
-      const widths = shares.map((s) => (this.width * s) / whole)
-      const high = Math.max(...row.map((cell, c) => heightOf(doc, cell, bold, widths[c]! - 6)))
-      this.room(high + 4)
-      const y = doc.y
-      let x = this.left
-      row.forEach((cell, c) => {
-        writeColumn(doc, cell, bold, x, y + 2, widths[c]! - 6)
-        x += widths[c]!
-      })
-      doc.y = y + high + 4
-      doc
-        .lineWidth(i === 0 ? 0.8 : 0.3)
-        .undash()
-        .strokeColor(i === 0 ? 'black' : '#aaaaaa')
-      doc
-        .moveTo(this.left, doc.y)
-        .lineTo(this.left + this.width, doc.y)
-        .stroke()
+      const rowHigh = high(row, false)
+      // the head never stands alone at the foot of a page
+      const fits = this.doc.y + rowHigh + (i === 0 ? headHigh : 0) <= this.bottom
+      if (!fits) this.page()
+      if (i === 0 || !fits) this.row(columns, widths, headHigh, true)
+      this.row(row, widths, rowHigh, false)
     })
-    doc.moveDown(0.4)
+    if (rows.length === 0) this.row(columns, widths, headHigh, true)
+    this.doc.moveDown(0.4)
+  }
+  private row(cells: readonly string[], widths: readonly number[], high: number, isHead: boolean): void {
+    const { doc } = this
+    doc.fontSize(isHead ? SMALL : BODY)
+    const y = doc.y
+    let x = this.left
+    cells.forEach((cell, c) => {
+      writeColumn(doc, cell, isHead, x, y + 2, widths[c]! - 6)
+      x += widths[c]!
+    })
+    doc.y = y + high
+    doc
+      .lineWidth(isHead ? 0.8 : 0.3)
+      .undash()
+      .strokeColor(isHead ? 'black' : '#aaaaaa')
+    doc
+      .moveTo(this.left, doc.y)
+      .lineTo(this.left + this.width, doc.y)
+      .stroke()
   }
   /** A drawing in mm, y down from its own origin, scaled into the page's width and at most so high (mm). */
   drawing(
