@@ -39,6 +39,8 @@ export const usualStrips = (): Strips => ({ first: 700, gap: 150, top: 60 })
 export const LEAST_WALL = 50
 export const LONGEST_WALL = 50_000
 export const LEAST_PITCH = 20
+/** How close studs stand, mm: no more of them than a wall may have. */
+export const LEAST_STUDS = 50
 export const MOST_LEAN = 20
 
 /** How far a corner may be out of plumb, mm. */
@@ -106,9 +108,9 @@ export type Corner = readonly [low: number, middle: number, high: number]
 
 export const PLUMB: Corner = [0, 0, 0]
 
-/** Centres of studs at an even spacing. @param first centre of the first, mm */
+/** Centres of studs at an even spacing, of `LEAST_STUDS` at least, else none. @param first centre of the first, mm */
 export const evenStuds = (width: number, first: number, spacing: number): number[] =>
-  spacing <= 0
+  spacing < LEAST_STUDS
     ? []
     : Array.from(
         { length: Math.max(0, Math.floor((width - first) / spacing + 1e-9) + 1) },

@@ -7,7 +7,8 @@ import { at, meets, wallPiece, type WallPiece } from '#core/wall/extent'
 import { inspectWall } from '#core/wall/inspect-wall'
 import { keepOuts, mayHang, placedOn, roomOf } from '#core/wall/may-hang'
 import { heightsFor, rowsOf, rowsOn, stripWidth } from '#core/wall/strips'
-import { evenStuds, newWall, type Wall } from '#core/wall/wall'
+import { MOST_ON_WALL } from '#core/exchange/project/wall.dto'
+import { evenStuds, LEAST_STUDS, LONGEST_WALL, newWall, type Wall } from '#core/wall/wall'
 import { railOf, threeMallets } from './samples'
 
 const shop = usualShop()
@@ -44,6 +45,9 @@ describe('a wall', () => {
     expect(evenStuds(1000, 400, 406.4)).toEqual([400, 806.4])
     expect(evenStuds(300, 400, 600)).toEqual([])
     expect(evenStuds(300, 0, 0)).toEqual([])
+    // no more than a wall may have
+    expect(evenStuds(3600, 0.001, 0.001)).toEqual([])
+    expect(evenStuds(LONGEST_WALL, 0.001, LEAST_STUDS)).toHaveLength(MOST_ON_WALL)
   })
   it('feels a holder with its tools, from the lower left corner of its boards', () => {
     const d = design(railOf(threeMallets()))

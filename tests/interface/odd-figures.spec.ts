@@ -74,6 +74,9 @@ test('odd figures in any field of a wall are kept or told', async ({ page, servi
     await page.getByLabel(school).check()
     expect(await typeOddFigures(page)).toBeGreaterThan(15)
   }
+  await expect(page.getByRole('button', { name: 'Set', exact: true })).toBeEnabled() // by the last figure that it took
+  await page.getByRole('button', { name: 'Set', exact: true }).click()
+  await saved(page)
   await page.getByLabel('left corner in the middle').fill('-600')
   await expect(page.getByText('“-600”: less than -500 mm can’t be right here.')).toBeVisible()
   await page.getByLabel('left corner in the middle').fill('-6')

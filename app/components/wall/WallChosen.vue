@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { computed } from 'vue'
-import type { Hung } from '#core/wall/wall'
+import { LONGEST_WALL, type Hung } from '#core/wall/wall'
 import { useHistory } from '~/stores/history'
 import { useRecords } from '~/stores/records'
 
@@ -28,6 +28,7 @@ function turnRound() {
           :model-value="hung.x"
           label="Left end from the corner"
           nought-allowed
+          :max="LONGEST_WALL"
           @update:model-value="$event !== null && emit('place', 'Move a holder', { x: $event })"
       /></label>
       <label
@@ -36,6 +37,7 @@ function turnRound() {
           :model-value="hung.z"
           label="Lower edge over the floor"
           nought-allowed
+          :max="LONGEST_WALL"
           @update:model-value="$event !== null && emit('place', 'Move a holder', { z: $event })"
       /></label>
     </div>

@@ -2,6 +2,7 @@
 import { mdiDelete, mdiPlus } from '@mdi/js'
 import {
   evenStuds,
+  LEAST_STUDS,
   LEAST_WALL,
   LONGEST_WALL,
   OUT_OF_PLUMB,
@@ -109,6 +110,8 @@ const unit = computed(() => records.shop!.unit)
         <LengthField
           v-model="first"
           label="Centre of the first stud"
+          nought-allowed
+          :max="LONGEST_WALL"
           optional
           :placeholder="unit === 'mm' ? '600' : '16'"
       /></label>
@@ -117,6 +120,7 @@ const unit = computed(() => records.shop!.unit)
         <LengthField
           v-model="spacing"
           label="Spacing of the studs"
+          :min="LEAST_STUDS"
           optional
           :placeholder="unit === 'mm' ? '600' : '16'"
       /></label>
@@ -162,6 +166,7 @@ const unit = computed(() => records.shop!.unit)
           :model-value="t.x"
           :label="`${t.kind} from the left`"
           nought-allowed
+          :max="LONGEST_WALL"
           @update:model-value="$event !== null && set(t.id, { x: $event })"
       /></label>
       <label
@@ -170,6 +175,7 @@ const unit = computed(() => records.shop!.unit)
           :model-value="t.z"
           :label="`${t.kind} over the floor`"
           nought-allowed
+          :max="LONGEST_WALL"
           @update:model-value="$event !== null && set(t.id, { z: $event })"
       /></label>
       <label
