@@ -86,6 +86,13 @@ test.describe('templates', () => {
     await page.goto(`${shop.rail}/bench`)
     const along = page.getByTestId('take-along')
     await expect(along.getByRole('combobox')).toHaveValue('Letter')
+    // the paper goes with the unit until one is chosen
+    await page.getByLabel('Inches or millimetres').click()
+    await expect(along.getByRole('combobox')).toHaveValue('A4')
+    await along.getByRole('combobox').selectOption('A3')
+    await page.getByLabel('Inches or millimetres').click()
+    await expect(along.getByRole('combobox')).toHaveValue('A3')
+    await along.getByRole('combobox').selectOption('Letter')
     const bar = along.getByLabel('4 in bar measures')
     await expect(bar).toHaveValue('4"')
     await bar.fill('3 15/16')

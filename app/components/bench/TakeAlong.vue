@@ -16,7 +16,12 @@ const outbox = useOutbox()
 
 const { format } = useFormat()
 
-const paper = ref<Paper>(USUAL_PAPER[format.value.unit])
+/** The paper that was chosen; until then the one that is usual with the shop's unit. */
+const chosen = ref<Paper | null>(null)
+const paper = computed<Paper>({
+  get: () => chosen.value ?? USUAL_PAPER[format.value.unit],
+  set: (value) => (chosen.value = value),
+})
 const papers = Object.keys(PAPERS) as Paper[]
 /** The check bar that is measured, and what it measured on paper, mm. */
 const bar = computed(() => CHECK_BAR[format.value.unit])
