@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { computed, onBeforeUnmount, ref, watch } from 'vue'
 import { formatExact } from '#core/units/format-length'
-import { parseSize, parseLength } from '#core/units/length'
+import { parseSize } from '#core/units/length'
 import { useFormat } from '~/composables/useFormat'
 import { useReading, type ReadingTarget } from '~/composables/useReading'
 
@@ -13,9 +13,7 @@ const props = defineProps<{
   modelValue: number | null
   label: string
   inputId?: string
-  /** may be nought: the same as a least size of 0 */
-  noughtAllowed?: boolean
-  /** mm */
+  /** mm, 0 where it may be nought; absent: anything over nought */
   min?: number
   max?: number
   /** may be left empty, which passes on null */
@@ -66,13 +64,7 @@ function read(input: string): void {
     if (props.optional) pass(null)
     return
   }
-  const { unit } = format.value
-  const least = props.noughtAllowed ? 0 : props.min
-  const limits = {
-    ...(least === undefined ? {} : { min: least }),
-    ...(props.max === undefined ? {} : { max: props.max }),
-  }
-  const reading = parseLength(input, unit).ok ? parseSize(input, unit, limits) : parseLength(input, unit)
+  const reading = parseSize(input, format.value.unit, props)
   error.value = reading.ok ? '' : reading.message
   if (reading.ok && input !== written.value) pass(reading.value)
 }

@@ -1,5 +1,5 @@
 import { isAmbiguousComma, plainFigures, readNumber } from './plain-text'
-import { bad, good, quoted, type Reading } from './result'
+import { bad, good, quoted, type Limits, type Reading } from './result'
 
 export type LengthUnit = 'mm' | 'in'
 
@@ -55,18 +55,12 @@ export function parseLength(text: string, unit: LengthUnit): Reading {
   return good(sign * number * IN_MM[one[2] ?? unit]!)
 }
 
-export interface SizeLimits {
-  /** least size in mm, below nought where it may be; when left out, anything over nought */
-  min?: number
-  /** greatest size in mm; when left out, 20 m */
-  max?: number
-}
-
 /**
- * Reads a length that is the size of a thing: over nought and at most 20 m unless said otherwise.
+ * Reads a length that is the size of a thing.
+ * @param limits mm, the least one below nought where it may be; when left out, anything over nought up to 20 m
  * @returns millimetres, or a message
  */
-export function parseSize(text: string, unit: LengthUnit, limits: SizeLimits = {}): Reading {
+export function parseSize(text: string, unit: LengthUnit, limits: Limits = {}): Reading {
   const reading = parseLength(text, unit)
   if (!reading.ok) return reading
   const message = sizeError(reading.value, limits, unit)
@@ -84,9 +78,10 @@ function limitTold(mm: number, unit: LengthUnit): string {
 /**
  * Why a number can't be a size, in the shop's words, or null when it can.
  * @param value mm
+ * @param limits mm; when left out, anything over nought up to 20 m
  * @param unit what limits are told in
  */
-export function sizeError(value: unknown, limits: SizeLimits = {}, unit: LengthUnit = 'mm'): string | null {
+export function sizeError(value: unknown, limits: Limits = {}, unit: LengthUnit = 'mm'): string | null {
   const { min, max = LARGEST_SIZE } = limits
   if (typeof value !== 'number' || Number.isNaN(value)) return 'this is not a number.'
   if (value > max || !Number.isFinite(value)) {

@@ -1,5 +1,5 @@
 import { plainFigures, readNumber } from './plain-text'
-import { bad, good, quoted, type Reading } from './result'
+import { bad, good, quoted, type Limits, type Reading } from './result'
 
 export type MassUnit = 'kg' | 'lb'
 
@@ -15,12 +15,6 @@ const IN_KG: Record<string, number> = {
 /** The heaviest thing that belongs on a shop wall's list, kg. */
 export const LARGEST_MASS = 500
 
-/** Between which weights one lies, kg. */
-export interface MassLimits {
-  min?: number | undefined
-  max?: number | undefined
-}
-
 /** The unit of mass that goes with a unit of length. */
 export const massUnitFor = (lengthUnit: 'mm' | 'in'): MassUnit => (lengthUnit === 'in' ? 'lb' : 'kg')
 
@@ -33,7 +27,7 @@ const ONE_UNIT = /^(.*?) ?(kg|g|lbs?|oz)?$/
  * @param limits kg; when left out, anything over nought up to 500
  * @returns kilograms, or a message
  */
-export function parseMass(text: string, unit: MassUnit, { min, max = LARGEST_MASS }: MassLimits = {}): Reading {
+export function parseMass(text: string, unit: MassUnit, { min, max = LARGEST_MASS }: Limits = {}): Reading {
   const examples = unit === 'kg' ? '0.85 or 850 g' : '1.9 lb or 12 oz'
   const plain = plainFigures(text)
   const both = POUNDS_AND_OUNCES.exec(plain)

@@ -35,12 +35,16 @@ export interface Rack {
 /** Where strips usually begin and how far apart they are, mm. */
 export const usualStrips = (): Strips => ({ first: 700, gap: 150, top: 60 })
 
-/** How wide and high a wall and a panel are, how close uprights stand and how far a rack leans; mm and degrees. */
+/** How wide and high a wall and a panel are, and what is on a wall at least; mm. */
 export const LEAST_WALL = 50
 export const LONGEST_WALL = 50_000
-export const LEAST_PITCH = 20
-/** How close studs stand, mm: no more of them than a wall may have. */
+export const LEAST_SIZE = 1
+
+/** How close studs stand, mm: no more of them than a wall may have; and how close uprights do. */
 export const LEAST_STUDS = 50
+export const LEAST_PITCH = 20
+
+/** How far a rack leans at most, degrees. */
 export const MOST_LEAN = 20
 
 /** How far a corner may be out of plumb, mm. */

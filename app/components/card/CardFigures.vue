@@ -66,7 +66,7 @@ function read({ key, label }: FieldDeclaration, index: number, reading?: number)
         :label="field.label"
         :input-id="fieldId(field.key)"
         :placeholder="field.optional ? 'may stay empty' : 'to measure'"
-        :nought-allowed="field.noughtAllowed ?? false"
+        :min="field.noughtAllowed ? 0 : undefined"
         :of="{ tool: tool.id, kind: tool.kind, field: field.key }"
         optional
         @update:model-value="emit('measure', field.key, field.label, $event)"

@@ -79,7 +79,7 @@ const set = (i: number, value: number | null) =>
         :input-id="`${id}-at`"
         label="Height of another diameter"
         placeholder="at a height of"
-        nought-allowed
+        :min="0"
         optional
         @next="at !== null && toDiameter()"
         @reading="toDiameter"

@@ -27,7 +27,7 @@ function turnRound() {
         <LengthField
           :model-value="hung.x"
           label="Left end from the corner"
-          nought-allowed
+          :min="0"
           :max="LONGEST_WALL"
           @update:model-value="$event !== null && emit('place', 'Move a holder', { x: $event })"
       /></label>
@@ -36,7 +36,7 @@ function turnRound() {
         <LengthField
           :model-value="hung.z"
           label="Lower edge over the floor"
-          nought-allowed
+          :min="0"
           :max="LONGEST_WALL"
           @update:model-value="$event !== null && emit('place', 'Move a holder', { z: $event })"
       /></label>

@@ -6,6 +6,7 @@ import {
   BEHIND,
   HOLDS,
   LEAST_PITCH,
+  LEAST_SIZE,
   LEAST_WALL,
   LONGEST_WALL,
   MOST_LEAN,
@@ -96,8 +97,7 @@ function school(holds: Holds) {
         <LengthField
           :model-value="frame[f.key]"
           :label="f.label"
-          :nought-allowed="PLACES.includes(f.key)"
-          :min="PLACES.includes(f.key) ? undefined : LEAST_WALL"
+          :min="PLACES.includes(f.key) ? 0 : LEAST_WALL"
           :max="LONGEST_WALL"
           @update:model-value="$event !== null && setFrame({ [f.key]: $event })"
       /></label>
@@ -108,8 +108,7 @@ function school(holds: Holds) {
         <LengthField
           :model-value="rack[r.key]"
           :label="r.label"
-          :nought-allowed="PLACES.includes(r.key)"
-          :min="r.key === 'pitch' ? LEAST_PITCH : undefined"
+          :min="PLACES.includes(r.key) ? 0 : r.key === 'pitch' ? LEAST_PITCH : undefined"
           :max="LONGEST_WALL"
           @update:model-value="$event !== null && setRack({ [r.key]: $event })"
       /></label>
@@ -145,7 +144,7 @@ function school(holds: Holds) {
           <LengthField
             :model-value="wall.strips.first"
             label="Lowest strip over the floor"
-            nought-allowed
+            :min="0"
             @update:model-value="
               $event !== null && emit('change', 'Strips', { strips: { ...wall.strips, first: $event } })
             "
@@ -155,7 +154,7 @@ function school(holds: Holds) {
           <LengthField
             :model-value="wall.strips.gap"
             label="Gap between strips"
-            :min="1"
+            :min="LEAST_SIZE"
             @update:model-value="$event && emit('change', 'Strips', { strips: { ...wall.strips, gap: $event } })"
         /></label>
       </div>
@@ -179,7 +178,7 @@ function school(holds: Holds) {
           <LengthField
             :model-value="wall.strips.apart ?? 0"
             label="Room between two pieces"
-            nought-allowed
+            :min="0"
             @update:model-value="
               $event !== null && emit('change', 'Strips', { strips: { ...wall.strips, apart: $event } })
             "

@@ -2,6 +2,7 @@
 import { mdiDelete, mdiPlus } from '@mdi/js'
 import {
   evenStuds,
+  LEAST_SIZE,
   LEAST_STUDS,
   LEAST_WALL,
   LONGEST_WALL,
@@ -97,7 +98,7 @@ const unit = computed(() => records.shop!.unit)
       <LengthField
         :model-value="wall.line ?? null"
         label="Nothing sticks out past"
-        :min="1"
+        :min="LEAST_SIZE"
         :max="LONGEST_WALL"
         optional
         placeholder="no line"
@@ -110,7 +111,7 @@ const unit = computed(() => records.shop!.unit)
         <LengthField
           v-model="first"
           label="Centre of the first stud"
-          nought-allowed
+          :min="0"
           :max="LONGEST_WALL"
           optional
           :placeholder="unit === 'mm' ? '600' : '16'"
@@ -165,7 +166,7 @@ const unit = computed(() => records.shop!.unit)
         <LengthField
           :model-value="t.x"
           :label="`${t.kind} from the left`"
-          nought-allowed
+          :min="0"
           :max="LONGEST_WALL"
           @update:model-value="$event !== null && set(t.id, { x: $event })"
       /></label>
@@ -174,7 +175,7 @@ const unit = computed(() => records.shop!.unit)
         <LengthField
           :model-value="t.z"
           :label="`${t.kind} over the floor`"
-          nought-allowed
+          :min="0"
           :max="LONGEST_WALL"
           @update:model-value="$event !== null && set(t.id, { z: $event })"
       /></label>
@@ -183,7 +184,7 @@ const unit = computed(() => records.shop!.unit)
         <LengthField
           :model-value="t.width"
           :label="`width of the ${t.kind}`"
-          :min="1"
+          :min="LEAST_SIZE"
           :max="LONGEST_WALL"
           @update:model-value="$event && set(t.id, { width: $event })"
       /></label>
@@ -192,7 +193,7 @@ const unit = computed(() => records.shop!.unit)
         <LengthField
           :model-value="t.height"
           :label="`height of the ${t.kind}`"
-          :min="1"
+          :min="LEAST_SIZE"
           :max="LONGEST_WALL"
           @update:model-value="$event && set(t.id, { height: $event })"
       /></label>

@@ -1,4 +1,14 @@
-import { BEHIND, HOLDS, LEAST_PITCH, LEAST_WALL, LONGEST_WALL, MOST_LEAN, SWINGS, THING_KINDS } from '../../wall/wall'
+import {
+  BEHIND,
+  HOLDS,
+  LEAST_PITCH,
+  LEAST_SIZE,
+  LEAST_WALL,
+  LONGEST_WALL,
+  MOST_LEAN,
+  SWINGS,
+  THING_KINDS,
+} from '../../wall/wall'
 import { MOST_ON_WALL, MOST_LEDGERS } from './wall.dto'
 import { LONGEST_STEP, MOST_TICKS } from './work.dto'
 import { allKinds } from '../../footprint/kinds'
@@ -231,14 +241,14 @@ const wall: Schema = record(
     height: described(between(LEAST_WALL, LONGEST_WALL), 'mm'),
     holds: choice(HOLDS),
     behind: choice(BEHIND),
-    line: described(between(1, LONGEST_WALL), 'nothing may stick out further from the wall, mm'),
+    line: described(between(LEAST_SIZE, LONGEST_WALL), 'nothing may stick out further from the wall, mm'),
     frame: described(record({ x: onWall, z: onWall, width: between(LEAST_WALL, LONGEST_WALL), height: between(LEAST_WALL, LONGEST_WALL) }, ['x', 'z', 'width', 'height']), 'the panel of a framed one: its lower left corner and its size, mm'), // prettier-ignore
     rack: described(record({ from: onWall, to: onWall, low: between(0, LONGEST_WALL), high: between(0, LONGEST_WALL), pitch: between(LEAST_PITCH, LONGEST_WALL), ledgers: between(2, MOST_LEDGERS), lean: between(0, MOST_LEAN) }, ['from', 'to', 'low', 'high', 'pitch']), 'uprights on ledgers: mm along the wall and over the floor; lean in degrees'), // prettier-ignore
-    strips: record({ first: between(0, LONGEST_WALL), gap: between(1, LONGEST_WALL), top: between(0, LONGEST_WALL), piece: described(between(0, LONGEST_WALL), 'length of short pieces, mm; left out or 0: whole lengths'), apart: between(0, LONGEST_WALL) }), // prettier-ignore
+    strips: record({ first: between(0, LONGEST_WALL), gap: between(LEAST_SIZE, LONGEST_WALL), top: between(0, LONGEST_WALL), piece: described(between(0, LONGEST_WALL), 'length of short pieces, mm; left out or 0: whole lengths'), apart: between(0, LONGEST_WALL) }), // prettier-ignore
     studs: described(list(between(0, LONGEST_WALL), MOST_ON_WALL), 'centres from the left corner, mm'),
     things: list(
       record(
-        { id, kind: choice(THING_KINDS), name: text(LONGEST_NAME), x: onWall, z: onWall, width: between(1, LONGEST_WALL), height: between(1, LONGEST_WALL), swing: described(choice(SWINGS), 'of a door: on which side the open leaf lies over the wall') }, // prettier-ignore
+        { id, kind: choice(THING_KINDS), name: text(LONGEST_NAME), x: onWall, z: onWall, width: between(LEAST_SIZE, LONGEST_WALL), height: between(LEAST_SIZE, LONGEST_WALL), swing: described(choice(SWINGS), 'of a door: on which side the open leaf lies over the wall') }, // prettier-ignore
         ['id', 'kind', 'x', 'z', 'width', 'height'],
       ),
       MOST_ON_WALL,

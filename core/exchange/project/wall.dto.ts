@@ -5,6 +5,7 @@ import {
   BEHIND,
   HOLDS,
   LEAST_PITCH,
+  LEAST_SIZE,
   LEAST_WALL,
   LONGEST_WALL,
   MOST_LEAN,
@@ -41,8 +42,8 @@ export class ThingDto implements Thing {
   name = ''
   @Checked(place('x')) x!: number
   @Checked(place('z')) z!: number
-  @Checked(within(1, 'the width')) width!: number
-  @Checked(within(1, 'the height')) height!: number
+  @Checked(within(LEAST_SIZE, 'the width')) width!: number
+  @Checked(within(LEAST_SIZE, 'the height')) height!: number
   @Checked((v) => (v === undefined ? null : oneOf(v, SWINGS, 'the side it opens to'))) swing?: Swing
 }
 
@@ -57,7 +58,7 @@ export class HungDto implements Hung {
 /** How strips go up a wall, as it comes in. */
 export class StripsDto implements Strips {
   @Checked(within(0, 'the lowest strip')) first = usualStrips().first
-  @Checked(within(1, 'the gap between strips')) gap = usualStrips().gap
+  @Checked(within(LEAST_SIZE, 'the gap between strips')) gap = usualStrips().gap
   @Checked(within(0, 'the room at the top')) top = usualStrips().top
   @Checked((v) => (v === undefined ? null : within(0, 'the pieces of a strip')(v))) piece?: number
   @Checked((v) => (v === undefined ? null : within(0, 'the room between two pieces')(v))) apart?: number
@@ -111,7 +112,7 @@ export class WallDto implements Wall {
   @Type(() => ThingDto)
   things: ThingDto[] = []
 
-  @Checked((v) => (v === undefined ? null : within(1, 'the line')(v))) line?: number
+  @Checked((v) => (v === undefined ? null : within(LEAST_SIZE, 'the line')(v))) line?: number
   @Checked((v) => (v === undefined ? null : oneOf(v, BEHIND, 'what is behind it'))) behind?: Wall['behind']
 
   @Checked((v) => (v === undefined || isRecord(v) ? null : 'a panel is {x, z, width, height}.'))
