@@ -52,7 +52,7 @@ const holds = (c: Column): string => {
   if (c.type === 'flag') return 'true or false'
   if (c.type === 'material') return 'name of a material'
   if (!('min' in c)) return 'text'
-  const unit = { length: ' mm', angle: '°', number: '' }[c.type]
+  const unit = { length: ' mm', angle: '°', mass: ' kg', force: ' N', number: '' }[c.type]
   return `${c.min} to ${c.max}${unit}${c.empty === undefined ? '' : `, or null: ${c.empty}`}`
 }
 

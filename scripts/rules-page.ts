@@ -3,9 +3,8 @@ import type { PlanInput } from '#core/forms/form'
 import { plainTool, type Tool } from '#core/footprint/tool'
 import { plainBit } from '#core/shop/shop'
 import { usualShop } from '#core/shop/usual'
-import type { Figure, Rule } from '#core/working/figure'
-import { formulaWithNumbers, writeFigure } from '#core/working/text'
-import { fillIn } from '#core/working/trail'
+import type { Rule } from '#core/working/figure'
+import { formulaInWords, formulaWithNumbers, writeFigure } from '#core/working/text'
 
 const tool = (id: string, width: number, across: number, neck: string): Tool => ({
   ...plainTool(id, 'headed', `Mallet ${id}`),
@@ -104,11 +103,13 @@ function uses(): Map<string, string> {
   for (const input of [...rails(), ...blocks(), ...others()]) {
     const { working } = design(input)
     const find = finder(working)
-    const words = (f: Figure) => fillIn(f.formula, (id) => find(id).label.toLowerCase())
     for (const f of working) {
       if (f.origin.kind !== 'derived' || found.has(f.origin.rule.id)) continue
       const numbers = formulaWithNumbers(f, find, input.shop)
-      found.set(f.origin.rule.id, `${f.label} = ${words(f)} = ${numbers} = **${writeFigure(f, input.shop)}**`)
+      found.set(
+        f.origin.rule.id,
+        `${f.label} = ${formulaInWords(f, find)} = ${numbers} = **${writeFigure(f, input.shop)}**`,
+      )
     }
   }
   return found

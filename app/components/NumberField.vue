@@ -1,8 +1,9 @@
 <script setup lang="ts" generic="T extends number | null">
 import { ref, watch } from 'vue'
 import { readNumber } from '#core/units/plain-text'
+import { bad, good, quoted, type Reading } from '#core/units/result'
 
-/** A bare number between two limits; fractions and a decimal comma are read too. Null when it is left empty, where it may be. */
+/** A number between two limits, bare or with a unit of its own; fractions and a decimal comma are read too. Null when it is left empty, where it may be. */
 const props = defineProps<{
   modelValue: T
   label: string
@@ -10,10 +11,13 @@ const props = defineProps<{
   max: number
   optional?: boolean
   placeholder?: string
+  /** reads and writes it where it has a unit; a bare number when left out */
+  own?: { reads: (text: string) => Reading; writes: (value: number) => string }
 }>()
 const emit = defineEmits<{ 'update:modelValue': [T] }>()
 
-const written = () => (props.modelValue === null ? '' : String(Number(props.modelValue.toFixed(4))))
+const writes = (value: number) => props.own?.writes(value) ?? String(Number(value.toFixed(4)))
+const written = () => (props.modelValue === null ? '' : writes(props.modelValue))
 const text = ref(written())
 const error = ref('')
 let passedOn: number | null = props.modelValue
@@ -35,10 +39,15 @@ function pass(value: number | null): void {
 function read(input: string): void {
   text.value = input
   if (input.trim() === '' && props.optional) return pass(null)
+  if (input === written()) return pass(props.modelValue)
+  const reading = props.own?.reads(input) ?? readBare(input)
+  if (reading.ok) pass(reading.value)
+  else error.value = reading.message
+}
+function readBare(input: string): Reading {
   const value = readNumber(input)
-  if (value === null) error.value = `Can’t read “${input.slice(0, 40)}” as a number.`
-  else if (value < props.min || value > props.max) error.value = `It lies between ${props.min} and ${props.max}.`
-  else pass(value)
+  if (value === null) return bad(`Can’t read ${quoted(input)} as a number.`)
+  return value < props.min || value > props.max ? bad(`It lies between ${props.min} and ${props.max}.`) : good(value)
 }
 </script>
 
@@ -52,6 +61,7 @@ function read(input: string): void {
       :placeholder="placeholder"
       autocomplete="off"
       @input="read(($event.target as HTMLInputElement).value)"
+      @blur="error || (text = written())"
     />
     <p v-if="error" class="told wrong" role="alert">{{ error }}</p>
   </div>

@@ -2,6 +2,7 @@ import { computed } from 'vue'
 import { formatLength, type LengthFormat } from '#core/units/format-length'
 import type { Rounding } from '#core/units/grid'
 import { bitName } from '#core/shop/bit-name'
+import { briefForce, forceUnitFor } from '#core/units/force'
 import { formatMass, massUnitFor } from '#core/units/mass'
 import { useRecords } from '~/stores/records'
 
@@ -17,6 +18,7 @@ export function useFormat() {
     length: (mm: number, rounding: Rounding = 'nearest') => formatLength(mm, format.value, rounding),
     bare: (mm: number, rounding: Rounding = 'nearest') => formatLength(mm, format.value, rounding, false),
     mass: (kg: number) => formatMass(kg, massUnitFor(format.value.unit)),
+    force: (newtons: number) => briefForce(newtons, forceUnitFor(format.value.unit)),
     bit: (diameter: number) => bitName(diameter, format.value),
   }
 }

@@ -1,7 +1,7 @@
 import { materialOf } from '../shop/materials'
 import { boardBox } from '../model/standing'
 import { formatLength } from '../units/format-length'
-import { GRAVITY } from './beam'
+import { GRAVITY, WEIGHS } from '../units/gravity'
 import { armRule, strengthRule } from './rules'
 import { limitFrom, remedy, TOLERANCE, type Check } from './subject'
 
@@ -20,19 +20,19 @@ export const checkArms: Check = (subject) => {
   const face = boardBox(arm).y[0]
   const handling = limitFrom(subject, 'handling')
   const moment = loaded.reduce((sum, s) => sum + handling * s.mass! * GRAVITY * (s.at.y - face), 0) / arms.length
-  const terms = loaded.map((s) => `{${s.figures.mass}} × ${s.at.y - face}`).join(' + ')
+  const terms = loaded.map((s) => `{${s.figures.mass}} × [${s.at.y - face} mm]`).join(' + ')
   const { thickness, width: height } = arm.figures
   const value = trail.derive(
     'armStress',
-    'Stress in an arm, MPa',
+    'Stress in an arm',
     (6 * moment) / (arm.thickness * arm.width ** 2),
     armRule,
-    `6 × {handling} × ${GRAVITY} × (${terms}) / ${arms.length} / ({${thickness}} × {${height}}²)`,
-    { quantity: 'ratio', print: 'up' },
+    `6 × {handling} × ${WEIGHS} × (${terms}) / ${arms.length} / ({${thickness}} × {${height}}²)`,
+    { quantity: 'stress', print: 'up' },
   )
   const origin = { kind: 'stock', id: arm.stock, key: 'material' } as const
-  trail.given('armStrength', `Bending strength of ${material.name}, MPa`, material.strength, origin, { quantity: 'ratio', note: material.source }) // prettier-ignore
-  const limit = trail.derive('armLimit', 'What an arm bears, MPa', material.strength / limitFrom(subject, 'strengthPart'), strengthRule, '{armStrength} / {strengthPart}', { quantity: 'ratio' }) // prettier-ignore
+  trail.given('armStrength', `Bending strength of ${material.name}`, material.strength, origin, { quantity: 'stress', note: material.source }) // prettier-ignore
+  const limit = trail.derive('armLimit', 'What an arm bears', material.strength / limitFrom(subject, 'strengthPart'), strengthRule, '{armStrength} / {strengthPart}', { quantity: 'stress' }) // prettier-ignore
   const level = value > limit + TOLERANCE ? 'stop' : 'pass'
   const found = `Where they leave the back the arms are bent to ${value.toFixed(2)} MPa`
   const higher = Math.ceil((arm.width * Math.sqrt(value / limit)) / 10) * 10
@@ -48,7 +48,7 @@ export const checkArms: Check = (subject) => {
       board: arm.id,
       figure: 'armStress',
       limitFigure: 'armLimit',
-      measured: { value, limit, sense: 'at most', quantity: 'ratio', print: 'up' },
+      measured: { value, limit, sense: 'at most', quantity: 'stress', print: 'up' },
       candidates:
         level === 'pass'
           ? []

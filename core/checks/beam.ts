@@ -1,5 +1,3 @@
-export { GRAVITY } from '../units/gravity'
-
 /** Second moment of area of a round section, mm⁴. @source beam theory */
 export const roundInertia = (diameter: number): number => (Math.PI * diameter ** 4) / 64
 

@@ -2,7 +2,7 @@ import { formOf } from '../forms/all-forms'
 import { intoEdge, openingKey, openingRows, seatedBoards, type Board, type Opening } from '../model/model'
 import { materialOf, type Material } from '../shop/materials'
 import { formatMass, massUnitFor } from '../units/mass'
-import { GRAVITY } from './beam'
+import { GRAVITY, WEIGHS } from '../units/gravity'
 import { acrossGrainRule, fingerRule } from './rules'
 import { limitFrom, remedy, TOLERANCE, type Check, type Subject } from './subject'
 import type { Remedy, Verdict } from './verdict'
@@ -91,11 +91,11 @@ function boardFingers(subject: Subject, board: Board): Verdict[] {
   const reach = worst.beside[0]!.opensTo === 'back' ? y : `({${board.figures.width}} − ${y})`
   const value = trail.derive(
     'finger',
-    `Stress in the finger ${worst.title}, MPa`,
+    `Stress in the finger ${worst.title}`,
     worst.stress,
     fingerRule,
-    `6 × {handling} × {${worst.heavier.figures.mass}} × ${GRAVITY} × ${reach} / ${onEdge(board) ? `({${board.figures.thickness}} × {${worst.widthFigure}}²)` : `({${worst.widthFigure}} × {${board.figures.thickness}}²)`}`,
-    { quantity: 'ratio', note: worst.heavier.name },
+    `6 × {handling} × {${worst.heavier.figures.mass}} × ${WEIGHS} × ${reach} / ${onEdge(board) ? `({${board.figures.thickness}} × {${worst.widthFigure}}²)` : `({${worst.widthFigure}} × {${board.figures.thickness}}²)`}`,
+    { quantity: 'stress', note: worst.heavier.name },
   )
   const base = {
     id: 'finger',
@@ -127,7 +127,7 @@ function boardFingers(subject: Subject, board: Board): Verdict[] {
       level,
       says: level === 'pass' ? `${found}; up to ${may} is sound.` : `${found}: more than ${may} splits it off.`,
       limitFigure: 'fingerLimit',
-      measured: { value, limit, sense: 'at most', quantity: 'ratio', print: 'up' },
+      measured: { value, limit, sense: 'at most', quantity: 'stress', print: 'up' },
       candidates: level === 'pass' ? [] : candidates(subject, board, worst, short),
     },
   ]
@@ -136,19 +136,19 @@ function boardFingers(subject: Subject, board: Board): Verdict[] {
 /** What a finger of a material bears, MPa; on the trail under `fingerLimit`. */
 function bearable(subject: Subject, board: Board, material: Material): number {
   const { trail } = subject
-  const label = 'What a finger bears, MPa'
+  const label = 'What a finger bears'
   const origin = { kind: 'stock', id: board.stock, key: 'material' } as const
   if (material.kind === 'softwood' || material.kind === 'hardwood') {
     const key = material.density < SOFT_BELOW ? 'acrossSoft' : 'acrossHard'
     const limit = limitFrom(subject, key)
-    return trail.derive('fingerLimit', label, limit, acrossGrainRule, `{${key}}`, { quantity: 'ratio', note: material.name }) // prettier-ignore
+    return trail.derive('fingerLimit', label, limit, acrossGrainRule, `{${key}}`, { quantity: 'stress', note: material.name }) // prettier-ignore
   }
   const parts = limitFrom(subject, 'strengthPart')
-  trail.given('strength', `Bending strength of ${material.name}, MPa`, material.strength, origin, { quantity: 'ratio', note: material.source }) // prettier-ignore
+  trail.given('strength', `Bending strength of ${material.name}`, material.strength, origin, { quantity: 'stress', note: material.source }) // prettier-ignore
   const layered = material.kind === 'ply' || material.kind === 'OSB'
   const share = layered ? limitFrom(subject, 'faceShare') : 1
   const formula = layered ? '{strength} × {faceShare} / {strengthPart}' : '{strength} / {strengthPart}'
-  return trail.derive('fingerLimit', label, (material.strength * share) / parts, acrossGrainRule, formula, { quantity: 'ratio', note: material.name }) // prettier-ignore
+  return trail.derive('fingerLimit', label, (material.strength * share) / parts, acrossGrainRule, formula, { quantity: 'stress', note: material.name }) // prettier-ignore
 }
 
 /** At most so many other boards are tried. */

@@ -1,6 +1,6 @@
 import { materialOf } from '../shop/materials'
 import { formatLength } from '../units/format-length'
-import { GRAVITY } from './beam'
+import { GRAVITY, WEIGHS } from '../units/gravity'
 import { hookRule, strengthRule } from './rules'
 import { limitFrom, remedy, TOLERANCE, type Check } from './subject'
 
@@ -28,15 +28,15 @@ export const checkHooks: Check = (subject) => {
   const { mass, hollow, armHeight } = seat.figures as Record<'mass' | 'hollow' | 'armHeight', string>
   const value = trail.derive(
     'hookStress',
-    'Stress in a hook, MPa',
+    'Stress in a hook',
     worst.stress,
     hookRule,
-    `6 × {handling} × {${mass}} × ${GRAVITY} × ({web} + {${hollow}} / 2) / ({${board.figures.thickness}} × {${armHeight}}²)`,
-    { quantity: 'ratio', print: 'up', note: seat.name },
+    `6 × {handling} × {${mass}} × ${WEIGHS} × ({web} + {${hollow}} / 2) / ({${board.figures.thickness}} × {${armHeight}}²)`,
+    { quantity: 'stress', print: 'up', note: seat.name },
   )
   const origin = { kind: 'stock', id: board.stock, key: 'material' } as const
-  trail.given('hookStrength', `Bending strength of ${material.name}, MPa`, material.strength, origin, { quantity: 'ratio', note: material.source }) // prettier-ignore
-  const limit = trail.derive('hookLimit', 'What a hook bears, MPa', material.strength / limitFrom(subject, 'strengthPart'), strengthRule, '{hookStrength} / {strengthPart}', { quantity: 'ratio' }) // prettier-ignore
+  trail.given('hookStrength', `Bending strength of ${material.name}`, material.strength, origin, { quantity: 'stress', note: material.source }) // prettier-ignore
+  const limit = trail.derive('hookLimit', 'What a hook bears', material.strength / limitFrom(subject, 'strengthPart'), strengthRule, '{hookStrength} / {strengthPart}', { quantity: 'stress' }) // prettier-ignore
   const level = value > limit + TOLERANCE ? 'stop' : 'pass'
   const found = `Under ${seat.name} the hook is bent to ${value.toFixed(2)} MPa`
   const higher = Math.ceil((worst.arm * Math.sqrt(value / limit)) / 5) * 5
@@ -47,7 +47,7 @@ export const checkHooks: Check = (subject) => {
       says: level === 'pass' ? `${found}; ${material.name} bears ${limit.toFixed(1)}.` : `${found}: more than ${limit.toFixed(1)} breaks it off.`, // prettier-ignore
       figure: 'hookStress',
       limitFigure: 'hookLimit',
-      measured: { value, limit, sense: 'at most', quantity: 'ratio', print: 'up' },
+      measured: { value, limit, sense: 'at most', quantity: 'stress', print: 'up' },
       candidates:
         level === 'pass'
           ? []

@@ -1,7 +1,8 @@
 import { densityOf } from '../shop/materials'
-import { boughtWeights, toolWeight, woodParts } from '../solid/mass'
+import { boughtWeights, toolWeight } from '../solid/mass'
 import { toolOutRule, woodMassRule, woodOutRule } from './rules'
 import { limitFrom, type Subject } from './subject'
+import { woodVolumes } from './volumes'
 
 /** Something that weighs on what holds a holder up, kg, so far out from the wall, mm; each with the text of its formula. */
 export interface Load {
@@ -15,35 +16,32 @@ export interface Load {
 
 /** The wood, what is bought for it and each tool that was weighed, their figures on the trail. Asked for several times, the figures stay. */
 export function loadsOf({ model, input, trail }: Subject): Load[] {
-  const parts = woodParts(model).map((p) => {
+  const parts = woodVolumes(model, trail).map((p) => {
     const id = `density:${p.stock}`
     const density = densityOf(input.shop, p.material)
     const origin = { kind: 'stock', id: p.stock, key: 'material' } as const
-    trail.given(id, `Density of ${p.material}, kg/m³`, density, origin, { quantity: 'ratio' })
-    return { mass: (p.volume * density) / 1e9, out: p.at.y, text: `${p.volume} × {${id}}` }
+    trail.given(id, `Density of ${p.material}`, density, origin, { quantity: 'density' })
+    return { mass: (p.volume * density) / 1e9, out: p.out, text: `{${p.figure}} × {${id}}` }
   })
   const mass = parts.reduce((sum, p) => sum + p.mass, 0)
-  trail.derive('woodMass', 'Weight of the wood', mass, woodMassRule, `(${parts.map((p) => p.text).join(' + ')}) / 1000000000`, { quantity: 'mass' }) // prettier-ignore
+  const inAll = `(${parts.map((p) => p.text).join(' + ')}) / [1000000000 mm³/m³]`
+  trail.derive('woodMass', 'Weight of the wood', mass, woodMassRule, inAll, { quantity: 'mass' })
   const out = parts.reduce((sum, p) => sum + p.mass * p.out, 0) / mass
-  const moments = parts.map((p) => `${p.text} × ${p.out}`).join(' + ')
-  trail.derive(
-    'woodOut',
-    'Middle of the wood from the wall',
-    out,
-    woodOutRule,
-    `(${moments}) / 1000000000 / {woodMass}`,
-  )
+  const moments = parts.map((p) => `${p.text} × [${p.out} mm]`).join(' + ')
+  const middle = `(${moments}) / [1000000000 mm³/m³] / {woodMass}`
+  trail.derive('woodOut', 'Middle of the wood from the wall', out, woodOutRule, middle)
   const wood: Load = { seat: null, name: 'the wood', mass, out, massText: '{woodMass}', outText: '{woodOut}' }
   const tools = model.seats.flatMap((seat): Load[] => {
     const weight = toolWeight(seat, input.tools.get(seat.tool))
     if (!weight || !seat.figures.mass) return []
     const id = `weightOut:${seat.id}`
-    // as far as it reaches out, less what its weight stands behind that
+    const inside = `weightIn:${seat.id}`
     const behind = seat.at.y + seat.extent.front - weight.at.y
-    trail.derive(id, `Weight of ${seat.place} from the wall`, weight.at.y, toolOutRule, `${seat.reach} − ${behind}`)
+    trail.given(inside, `Weight of ${seat.place} behind its front`, behind, { kind: 'shape', tool: seat.tool }, { note: seat.name }) // prettier-ignore
+    trail.derive(id, `Weight of ${seat.place} from the wall`, weight.at.y, toolOutRule, `${seat.reach} − {${inside}}`)
     return [{ seat: seat.id, name: seat.name, mass: weight.mass, out: weight.at.y, massText: `{${seat.figures.mass}}`, outText: `{${id}}` }] // prettier-ignore
   })
-  const bought = boughtWeights(model).map((b): Load => ({ seat: null, name: b.name, mass: b.mass, out: b.at.y, massText: `{${b.figure}}`, outText: String(b.at.y) })) // prettier-ignore
+  const bought = boughtWeights(model).map((b): Load => ({ seat: null, name: b.name, mass: b.mass, out: b.at.y, massText: `{${b.figure}}`, outText: `[${b.at.y} mm]` })) // prettier-ignore
   return [wood, ...bought, ...tools]
 }
 

@@ -1,6 +1,7 @@
 import { materialOf } from '../shop/materials'
 import { formatLength } from '../units/format-length'
-import { GRAVITY, pinStress } from './beam'
+import { pinStress } from './beam'
+import { GRAVITY, WEIGHS } from '../units/gravity'
 import { thickerRods, thinnerRods, unknownRod } from './rod-stock'
 import { pinDepthRule, pinRule, strengthRule } from './rules'
 import { limitFrom, offer, remedy, TOLERANCE, type Check, type Subject } from './subject'
@@ -24,16 +25,16 @@ function pins(subject: Subject): Verdict[] {
   const material = materialOf(input.shop.materials, rod.material)
   if (!material) return [unknownRod(rod, 'pin', 'pin', 'Pins')]
   const origin = { kind: 'stock', id: rod.stock, key: 'material' } as const
-  trail.given('rodStrength', `Bending strength of ${material.name}, MPa`, material.strength, origin, { quantity: 'ratio', note: material.source }) // prettier-ignore
+  trail.given('rodStrength', `Bending strength of ${material.name}`, material.strength, origin, { quantity: 'stress', note: material.source }) // prettier-ignore
   const value = trail.derive(
     'pinStress',
-    'Stress in a pin, MPa',
+    'Stress in a pin',
     worst.stress,
     pinRule,
-    `32 × {handling} × {${seat.figures.mass}} × ${GRAVITY} / ${worst.share} × {${rod.figures.arm}} / (π × {${rod.figures.diameter}}³)`,
-    { quantity: 'ratio', print: 'up', note: seat.name },
+    `32 × {handling} × {${seat.figures.mass}} × ${WEIGHS} / ${worst.share} × {${rod.figures.arm}} / (π × {${rod.figures.diameter}}³)`,
+    { quantity: 'stress', print: 'up', note: seat.name },
   )
-  const limit = trail.derive('pinLimit', 'What a pin bears, MPa', material.strength / limitFrom(subject, 'strengthPart'), strengthRule, '{rodStrength} / {strengthPart}', { quantity: 'ratio' }) // prettier-ignore
+  const limit = trail.derive('pinLimit', 'What a pin bears', material.strength / limitFrom(subject, 'strengthPart'), strengthRule, '{rodStrength} / {strengthPart}', { quantity: 'stress' }) // prettier-ignore
   const level = value > limit + TOLERANCE ? 'stop' : 'pass'
   const found = `The pin under ${seat.name} is bent to ${value.toFixed(2)} MPa`
   return [
@@ -46,7 +47,7 @@ function pins(subject: Subject): Verdict[] {
       seats: [seat.id],
       figure: 'pinStress',
       limitFigure: 'pinLimit',
-      measured: { value, limit, sense: 'at most', quantity: 'ratio', print: 'up' },
+      measured: { value, limit, sense: 'at most', quantity: 'stress', print: 'up' },
       candidates:
         level === 'pass'
           ? []

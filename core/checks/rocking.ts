@@ -3,7 +3,8 @@ import { formatAngle } from '../units/angle'
 import { formatLength } from '../units/format-length'
 import { handOn, loadCases, loadsOf, outOf } from './loads'
 import type { SettingKey } from '../shop/settings'
-import { GRAVITY } from './beam'
+import { forceUnitFor, formatForce } from '../units/force'
+import { GRAVITY, WEIGHS } from '../units/gravity'
 import { heldRule, outRule, staysRule } from './rules'
 import { answerTo, limitFrom, offer, remedy, TOLERANCE, type Check, type Subject } from './subject'
 import type { Remedy, Verdict } from './verdict'
@@ -114,17 +115,18 @@ function ridesUp(subject: Subject): Verdict[] {
   if (kept) return [{ ...base, level: 'pass', says: `The ${kept} below the wall strip keeps it from riding up.`, candidates: [] }] // prettier-ignore
   loadsOf(subject)
   const limit = limitFrom(subject, drag)
-  const value = trail.derive('staysDown', 'Weight that stays, N', trail.get('woodMass').value * GRAVITY, staysRule, `{woodMass} × ${GRAVITY}`, { quantity: 'ratio', print: 'down' }) // prettier-ignore
+  const value = trail.derive('staysDown', 'Weight that stays', trail.get('woodMass').value * GRAVITY, staysRule, `{woodMass} × ${WEIGHS}`, { quantity: 'force', print: 'down' }) // prettier-ignore
   const level = value < limit - TOLERANCE ? 'watch' : 'pass'
-  const found = `Its wood alone weighs ${value.toFixed(1)} N`
+  const unit = forceUnitFor(input.shop.unit)
+  const found = `Its wood alone weighs ${formatForce(value, unit)}`
   return [
     {
       ...base,
       level,
-      says: level === 'pass' ? `${found}; a tool that is drawn out drags with about ${limit.toFixed(0)}.` : `${found}, less than the ${limit.toFixed(0)} N with which a tool drags: the last one lifts it off its strip.`, // prettier-ignore
+      says: level === 'pass' ? `${found}; a tool that is drawn out drags with about ${formatForce(limit, unit)}.` : `${found}, less than the ${formatForce(limit, unit)} with which a tool drags: the last one lifts it off its strip.`, // prettier-ignore
       figure: 'staysDown',
       limitFigure: drag,
-      measured: { value, limit, sense: 'at least', quantity: 'ratio', print: 'down' },
+      measured: { value, limit, sense: 'at least', quantity: 'force', print: 'down' },
       candidates:
         level === 'pass'
           ? []

@@ -3,7 +3,8 @@ import { bitName } from '../shop/bit-name'
 import { materialOf } from '../shop/materials'
 import { formatFine, formatLength } from '../units/format-length'
 import { formatMass, massUnitFor } from '../units/mass'
-import { evenSag, GRAVITY, roundInertia } from './beam'
+import { evenSag, roundInertia } from './beam'
+import { GRAVITY, WEIGHS } from '../units/gravity'
 import { thickerRods, unknownRod } from './rod-stock'
 import { creepRule, sagLimitRule, sagRule } from './rules'
 import { creepOf } from './creep'
@@ -89,7 +90,7 @@ function railSag(subject: Subject): Verdict[] {
   const mass = weighed.reduce((sum, s) => sum + s.mass!, 0)
   const span = rod.length - 2 * trail.get('thickness:end').value
   const origin = { kind: 'stock', id: rod.stock, key: 'material' } as const
-  trail.given('stiffness', `Stiffness of ${material.name}, GPa`, material.stiffness, origin, { quantity: 'ratio', note: material.source }) // prettier-ignore
+  trail.given('stiffness', `Stiffness of ${material.name}`, material.stiffness, origin, { quantity: 'stiffness', note: material.source }) // prettier-ignore
   const masses = weighed.map((s) => `{${s.figures.mass}}`).join(' + ')
   const load = (mass * GRAVITY) / rails.length
   const sag = trail.derive(
@@ -97,7 +98,7 @@ function railSag(subject: Subject): Verdict[] {
     'Sag of a rod at once',
     evenSag(load, span, material.stiffness, roundInertia(rod.diameter)),
     sagRule,
-    `5 × (${masses}) × ${GRAVITY} / ${rails.length} × ({${rod.figures.length}} − 2 × {thickness:end})³ / (384 × {stiffness} × 1000 × π × {${rod.figures.diameter}}⁴ / 64)`,
+    `5 × (${masses}) × ${WEIGHS} / ${rails.length} × ({${rod.figures.length}} − 2 × {thickness:end})³ / (384 × {stiffness} × [1000 MPa/GPa] × π × {${rod.figures.diameter}}⁴ / 64)`,
     { print: 'up' },
   )
   const creep = creepOf(material)

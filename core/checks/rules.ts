@@ -90,14 +90,15 @@ export const hookRule: Rule = {
 }
 export const pinDepthRule = rule('pin-depth', 'A pin is held by so many times its own thickness of wood.')
 export const reachOutRule = rule('reach-out', 'From the wall to what stands furthest out, wood or tool.')
-export const woodMassRule = rule(
-  'wood-mass',
-  'The volume of each part, without what its openings take, times the density of its material.',
+export const volumeRule = rule(
+  'volume',
+  'Length times width times thickness, less what is cut, bored and bevelled away, by the shapes of it.',
 )
+export const woodMassRule = rule('wood-mass', 'The volume of each part times the density of its material.')
 export const woodOutRule = rule('wood-out', 'The middle of the wood from the wall: of each part, by its weight.')
 export const toolOutRule = rule(
   'tool-out',
-  'Where a tool is held, and from there where its weight is centred: by its balance point where that was found, else by its shape.',
+  'As far out as a tool reaches where it is held, less what its weight lies behind its front: by its balance point where that was found, else by its shape.',
 )
 export const outRule = rule(
   'load-out',

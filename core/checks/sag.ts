@@ -2,7 +2,8 @@ import type { Board } from '../model/model'
 import { boardBox } from '../model/standing'
 import { materialOf } from '../shop/materials'
 import { formatFine } from '../units/format-length'
-import { evenSag, flatInertia, GRAVITY } from './beam'
+import { GRAVITY, WEIGHS } from '../units/gravity'
+import { evenSag, flatInertia } from './beam'
 import { creepOf } from './creep'
 import { creepRule, sagLimitRule, spineRule, spineSagRule } from './rules'
 import { answerTo, limitFrom, offer, remedy, TOLERANCE, type Check, type Subject } from './subject'
@@ -33,14 +34,14 @@ export const checkSag: Check = (subject) => {
   const widest = rail.openings.reduce((a, b) => (b.width > a.width ? b : a))
   const spine = trail.derive('spine', 'Spine behind the slots', widest.centre.y - widest.width / 2, spineRule, `{${widest.figures.y}} − {${widest.figures.width}} / 2`, { print: 'down' }) // prettier-ignore
   const origin = { kind: 'stock', id: rail.stock, key: 'material' } as const
-  trail.given('railStiffness', `Stiffness of ${material.name}, GPa`, material.stiffness, origin, { quantity: 'ratio', note: material.source }) // prettier-ignore
+  trail.given('railStiffness', `Stiffness of ${material.name}`, material.stiffness, origin, { quantity: 'stiffness', note: material.source }) // prettier-ignore
   const inertia = flatInertia(spine, rail.thickness)
   const sagOf = (s: Span): number => evenSag(GRAVITY * massOf(s), s.length, material.stiffness, inertia)
   const worst = spans.reduce((a, b) => (sagOf(b) / b.length > sagOf(a) / a.length ? b : a))
   const at = (b: Board): string => `{at:${b.id}}`
   const span = trail.derive('railSpan', 'Span between brackets', worst.length, spineRule, `${at(worst.to)} − ${at(worst.from)} − {${worst.from.figures.thickness}}`) // prettier-ignore
   const masses = worst.seats.map((s) => `{${s.figures.mass}}`).join(' + ')
-  const sag = trail.derive('railSag', 'Sag of the rail at once', sagOf(worst), spineSagRule, `5 × (${masses}) × ${GRAVITY} × {railSpan}³ / (384 × {railStiffness} × 1000 × {spine} × {${rail.figures.thickness}}³ / 12)`, { print: 'up' }) // prettier-ignore
+  const sag = trail.derive('railSag', 'Sag of the rail at once', sagOf(worst), spineSagRule, `5 × (${masses}) × ${WEIGHS} × {railSpan}³ / (384 × {railStiffness} × [1000 MPa/GPa] × {spine} × {${rail.figures.thickness}}³ / 12)`, { print: 'up' }) // prettier-ignore
   const creep = creepOf(material)
   const [times, more] = [limitFrom(subject, creep), limitFrom(subject, 'creepMore')]
   const value = trail.derive('railSagLong', 'Sag of the rail in the long run', sag * (times + more), creepRule, `{railSag} × ({${creep}} + {creepMore})`, { print: 'up' }) // prettier-ignore

@@ -5,7 +5,8 @@ import { boardBox } from '../model/standing'
 import { densityOf } from '../shop/materials'
 import { SETTINGS } from '../shop/settings'
 import { formatLength } from '../units/format-length'
-import { GRAVITY } from './beam'
+import { briefForce, forceUnitFor } from '../units/force'
+import { GRAVITY, WEIGHS } from '../units/gravity'
 import { handOn, loadsOf, type Load } from './loads'
 import { glueRule, pullRule, screwEdgeRule, shearLoadRule, shearRule, withdrawalRule } from './rules'
 import { limitFrom, offer, remedy, TOLERANCE, type Check, type Subject } from './subject'
@@ -102,7 +103,7 @@ function carrying(subject: Subject, what: 'joint' | 'wall'): Carrying | null {
     const screws = all.filter((f) => f.at.z > top - 1)
     if (screws.length === 0) return null
     const levers = screws.map((f) => f.at.z - box.z[0])
-    return { base, screws, levers, plane: { value: 0, formula: '0' }, density: limitFrom(subject, 'wallDensity'), glued: false } // prettier-ignore
+    return { base, screws, levers, plane: { value: 0, formula: '[0 mm]' }, density: limitFrom(subject, 'wallDensity'), glued: false } // prettier-ignore
   }
   const joints = model.joints.filter((j) => j.by === 'screws' && j.parts[0] === base.id)
   const screws = model.fasteners.filter((f) => joints.some((j) => j.order === f.joint))
@@ -110,7 +111,7 @@ function carrying(subject: Subject, what: 'joint' | 'wall'): Carrying | null {
   const into = screws.map((f) => boardOf(model, f.into!))
   const levers = screws.map((f, i) => f.at.z - Math.max(boardBox(into[i]!).z[0], box.z[0]))
   const weakest = into.reduce((a, b) => (densityOf(input.shop, b.material) < densityOf(input.shop, a.material) ? b : a))
-  return { base, screws, levers, plane: { value: box.y[1], formula: String(box.y[1]) }, density: densityOf(input.shop, weakest.material), glued: joints.every((j) => j.glued) } // prettier-ignore
+  return { base, screws, levers, plane: { value: box.y[1], formula: `[${box.y[1]} mm]` }, density: densityOf(input.shop, weakest.material), glued: joints.every((j) => j.glued) } // prettier-ignore
 }
 
 function holds(subject: Subject, what: 'joint' | 'wall', loads: readonly Load[]): Verdict[] {
@@ -127,34 +128,35 @@ function holds(subject: Subject, what: 'joint' | 'wall', loads: readonly Load[])
   const label = what === 'wall' ? 'wall' : 'joint'
   const gauges = trail.given(`${key}Diameter`, `Screw of the ${label}, diameter`, diameter, { kind: 'screw', id: weakest.item, key: 'gauge' }, { note: weakest.name }) // prettier-ignore
   const long = trail.given(`${key}Bite`, `It reaches into the ${what === 'wall' ? 'wall' : 'next board'}`, bite, { kind: 'screw', id: weakest.item, key: 'length' }, { note: weakest.name, print: 'down' }) // prettier-ignore
-  trail.given(`${key}Density`, `Density of what it bites into, kg/m³`, c.density, what === 'wall' ? { kind: 'shop', key: 'wallDensity' } : { kind: 'stock', id: c.base.stock, key: 'material' }, { quantity: 'ratio' }) // prettier-ignore
+  trail.given(`${key}Density`, `Density of what it bites into`, c.density, what === 'wall' ? { kind: 'shop', key: 'wallDensity' } : { kind: 'stock', id: c.base.stock, key: 'material' }, { quantity: 'density' }) // prettier-ignore
 
   const moments = loads.map((l) => `${l.massText} × max(${l.outText} − ${c.plane.formula}, 0)`).join(' + ')
-  const pull = trail.derive(`${key}Pull`, `Pull on each screw of the ${label}, N`, moment / levers, pullRule, `${GRAVITY} × (${moments}) / ${levers}`, { quantity: 'ratio', print: 'up' }) // prettier-ignore
+  const pull = trail.derive(`${key}Pull`, `Pull on each screw of the ${label}`, moment / levers, pullRule, `${WEIGHS} × (${moments}) / [${levers} mm]`, { quantity: 'force', print: 'up' }) // prettier-ignore
   const capacity = endGrain ? 0 : withdrawal(gravityOf(c.density), gauges) * long
   const inEnd = endGrain ? '0 × ' : ''
-  trail.derive(`${key}Withdrawal`, `What it holds against being pulled out, N`, capacity, withdrawalRule, `${inEnd}2850 × ({${key}Density} / 1120)² × ({${key}Diameter} / 25.4) × 4.4482216152605 / 25.4 × {${key}Bite}`, { quantity: 'ratio', print: 'down', note: endGrain ? 'in end grain' : '' }) // prettier-ignore
-  const across = trail.derive(`${key}Load`, `Weight on each screw of the ${label}, N`, weight / n, shearLoadRule, `${GRAVITY} × (${loads.map((l) => l.massText).join(' + ')}) / ${n}`, { quantity: 'ratio', print: 'up' }) // prettier-ignore
+  trail.derive(`${key}Withdrawal`, `What it holds against being pulled out`, capacity, withdrawalRule, `${inEnd}2850 × ({${key}Density} / [1120 kg/m³])² × ({${key}Diameter} / [25.4 mm/in]) × [4.4482216152605 N/lb] / [25.4 mm/in] × {${key}Bite}`, { quantity: 'force', print: 'down', note: endGrain ? 'in end grain' : '' }) // prettier-ignore
+  const across = trail.derive(`${key}Load`, `Weight on each screw of the ${label}`, weight / n, shearLoadRule, `${WEIGHS} × (${loads.map((l) => l.massText).join(' + ')}) / ${n}`, { quantity: 'force', print: 'up' }) // prettier-ignore
   const gaugeId = `${key}Gauge`
   trail.given(gaugeId, `Screw of the ${label}, gauge`, gauge!, { kind: 'screw', id: weakest.item, key: 'gauge' }, { quantity: 'count', note: weakest.name }) // prettier-ignore
   const whole = yieldLoad(gauge!, gravityOf(c.density), side, bite)
   const thread = what === 'wall' ? thinThread(bite, diameter) : shortThread(bite, diameter)
-  const shear = trail.derive(`${key}Shear`, 'What it bears across, N', whole * thread * (endGrain ? END_GRAIN_SHEAR : 1), shearRule, `screwShear({${gaugeId}}, {${key}Density} / 1120, ${side}, {${key}Bite})${endGrain ? ` × ${END_GRAIN_SHEAR}` : ''} × ${thread}`, { quantity: 'ratio', print: 'down' }) // prettier-ignore
+  const shear = trail.derive(`${key}Shear`, 'What it bears across', whole * thread * (endGrain ? END_GRAIN_SHEAR : 1), shearRule, `screwShear({${gaugeId}}, {${key}Density} / [1120 kg/m³], [${side} mm], {${key}Bite})${endGrain ? ` × ${END_GRAIN_SHEAR}` : ''} × ${thread === 0 ? '0' : `min(1, {${key}Bite} / {${key}Diameter} / 10)`}`, { quantity: 'force', print: 'down' }) // prettier-ignore
 
   const helped = c.glued && !endGrain
   const limit = helped
-    ? trail.derive(`${key}Holds`, 'What it holds with the glue, N', capacity * (1 + limitFrom(subject, 'glueTimes')), glueRule, `{${key}Withdrawal} × (1 + {glueTimes})`, { quantity: 'ratio', print: 'down' }) // prettier-ignore
+    ? trail.derive(`${key}Holds`, 'What it holds with the glue', capacity * (1 + limitFrom(subject, 'glueTimes')), glueRule, `{${key}Withdrawal} × (1 + {glueTimes})`, { quantity: 'force', print: 'down' }) // prettier-ignore
     : capacity
   const pulled = pull > limit + TOLERANCE
   const sheared = across > shear + TOLERANCE && !c.glued
   const level: Level = !pulled && !sheared ? 'pass' : c.glued ? 'watch' : 'stop'
-  const found = `Each of the ${n} screws ${what === 'wall' ? 'into the wall, along the upper edge,' : `through the ${c.base.name.toLowerCase()}`} is pulled by ${pull.toFixed(0)} N and holds ${limit.toFixed(0)}${helped ? ' with the glue' : ''}` // prettier-ignore
+  const force = (value: number): string => briefForce(value, forceUnitFor(input.shop.unit))
+  const found = `Each of the ${n} screws ${what === 'wall' ? 'into the wall, along the upper edge,' : `through the ${c.base.name.toLowerCase()}`} is pulled by ${force(pull)} and holds ${force(limit)}${helped ? ' with the glue' : ''}` // prettier-ignore
   const says = !pulled
     ? sheared
-      ? `Each of the ${n} screws carries ${across.toFixed(0)} N across and bears ${shear.toFixed(0)}: take longer ones, or more.`
+      ? `Each of the ${n} screws carries ${force(across)} across and bears ${force(shear)}: take longer ones, or more.`
       : `${found}.`
     : endGrain
-      ? `The screws through the ${c.base.name.toLowerCase()} go into end grain, where they hold nothing against being pulled: ${pull.toFixed(0)} N on each is left to the glue. Ply for solid wood holds better.` // prettier-ignore
+      ? `The screws through the ${c.base.name.toLowerCase()} go into end grain, where they hold nothing against being pulled: ${force(pull)} on each is left to the glue. Ply for solid wood holds better.` // prettier-ignore
       : c.glued
         ? `${found}: take more of them, or longer ones.`
         : `${found}: take longer screws, a higher back, or fewer tools.`
@@ -178,7 +180,7 @@ function holds(subject: Subject, what: 'joint' | 'wall', loads: readonly Load[])
   ]
 }
 
-const atMost = (value: number, limit: number): NonNullable<Verdict['measured']> => ({ value, limit, sense: 'at most', quantity: 'ratio', print: 'up' }) // prettier-ignore
+const atMost = (value: number, limit: number): NonNullable<Verdict['measured']> => ({ value, limit, sense: 'at most', quantity: 'force', print: 'up' }) // prettier-ignore
 
 /** Screws half as far apart. */
 const closer = ({ input: { shop } }: Subject): Remedy[] => {

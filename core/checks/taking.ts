@@ -73,7 +73,10 @@ function lifts(subject: Subject): Verdict[] {
   if (lifted.length === 0) return []
   const { seat, lift, down } = lifted.reduce((a, b) => (b.lift > a.lift ? b : a))
   const limit = limitFrom(subject, 'liftFree')
-  const value = trail.derive('lift', 'Lifted out by', lift, liftRule, lift === down ? `${down}` : `${down} + ${lift - down}`, { print: 'up', note: seat.name }) // prettier-ignore
+  trail.given('reachDown', `${seat.name} reaches down`, down, { kind: 'shape', tool: seat.tool })
+  const over = lift - down
+  const formula = `{reachDown}${over === 0 ? '' : over > 0 ? ` + [${over} mm]` : ` − [${-over} mm]`}`
+  const value = trail.derive('lift', 'Lifted out by', lift, liftRule, formula, { print: 'up', note: seat.name })
   const level = value > limit + TOLERANCE ? 'watch' : 'pass'
   const much = formatLength(value, input.shop, 'up')
   return [

@@ -2,7 +2,7 @@ import type { SettingDeclaration } from './settings'
 
 type Group = SettingDeclaration['group']
 const length = (group: Group, label: string, value: number, [min, max]: [number, number], about: string): SettingDeclaration => ({ group, label, quantity: 'length', value, min, max, about }) // prettier-ignore
-const ratio = (group: Group, label: string, value: number, [min, max]: [number, number], about: string): SettingDeclaration => ({ group, label, quantity: 'ratio', value, min, max, about }) // prettier-ignore
+const force = (group: Group, label: string, value: number, [min, max]: [number, number], about: string): SettingDeclaration => ({ group, label, quantity: 'force', value, min, max, about }) // prettier-ignore
 
 /** What a holder is fixed to behind a lining, and what a hand needs when it takes a tool. */
 export const HANGING_SETTINGS = {
@@ -10,9 +10,9 @@ export const HANGING_SETTINGS = {
   wallLining: length('Wall strips', 'Lining over the studs', 12.5, [0, 60], 'Drywall or boards between a back and the studs: a screw gets longer by it, and it carries nothing.'), // prettier-ignore
   studDepth: length('Wall strips', 'Screws go into a stud', 60, [20, 200], 'How deep they may go: pipes and cables lie behind.'), // prettier-ignore
   slatRoom: length('Wall strips', 'Room of a lock slat', 1, [0, 5], 'So that it can be pushed in below the wall strip and pulled out.'), // prettier-ignore
-  dragSnug: ratio('Fits', 'A snug tool drags, N', 10, [0, 100], 'What it pulls up with as it is taken out; as you learn it.'), // prettier-ignore
-  dragSliding: ratio('Fits', 'A sliding tool drags, N', 3, [0, 100], 'What it pulls up with as it is taken out; as you learn it.'), // prettier-ignore
-  dragEasy: ratio('Fits', 'An easy tool drags, N', 0, [0, 100], 'What it pulls up with as it is taken out; as you learn it.'), // prettier-ignore
+  dragSnug: force('Fits', 'A snug tool drags', 10, [0, 100], 'What it pulls up with as it is taken out; as you learn it.'), // prettier-ignore
+  dragSliding: force('Fits', 'A sliding tool drags', 3, [0, 100], 'What it pulls up with as it is taken out; as you learn it.'), // prettier-ignore
+  dragEasy: force('Fits', 'An easy tool drags', 0, [0, 100], 'What it pulls up with as it is taken out; as you learn it.'), // prettier-ignore
   sheetEdgeSpacing: length(
     'Wall strips',
     'Screws along a sheet’s edge',

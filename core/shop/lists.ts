@@ -6,7 +6,7 @@ interface Limits {
   empty?: string
 }
 
-/** What stands in one column of a list of the shop. Lengths mm, angles degrees. */
+/** What stands in one column of a list of the shop. Lengths mm, angles degrees, weights kg, forces N. */
 export type Column = { key: string; label: string } & (
   | { type: 'name' }
   | { type: 'text' }
@@ -16,6 +16,8 @@ export type Column = { key: string; label: string } & (
   | { type: 'flag' }
   | ({ type: 'length' } & Limits)
   | ({ type: 'angle' } & Limits)
+  | ({ type: 'mass' } & Limits)
+  | ({ type: 'force' } & Limits)
   | ({ type: 'number' } & Limits)
 )
 
@@ -214,8 +216,8 @@ export const LISTS = {
       length('length', 'Length', [50, 2000], 450),
       length('width', 'Width', [5, 100], 24),
       length('thickness', 'Thickness', [2, 40], 14),
-      { key: 'pull', label: 'Pull of 100 mm, N', type: 'number', min: 1, max: 2000, usual: 150 },
-      { key: 'mass', label: 'Weight, kg', type: 'number', min: 0.01, max: 20, usual: 0.6, empty: 'not weighed' },
+      { key: 'pull', label: 'Pull of 100 mm', type: 'force', min: 1, max: 2000, usual: 150 },
+      { key: 'mass', label: 'Weight', type: 'mass', min: 0.01, max: 20, usual: 0.6, empty: 'not weighed' },
       toBuy,
     ],
   },

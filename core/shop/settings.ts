@@ -4,7 +4,7 @@ import { MAGNET_SETTINGS } from './magnet-settings'
 /** One number of the shop that figures are derived from. */
 export interface SettingDeclaration {
   label: string
-  quantity: 'length' | 'mass' | 'ratio' | 'angle'
+  quantity: 'length' | 'mass' | 'force' | 'stress' | 'density' | 'ratio' | 'angle'
   value: number
   min: number
   max: number
@@ -172,20 +172,24 @@ export const SETTINGS = {
     'How deep a tool stands, by its whole length; the greater of the two counts.',
   ),
   handling: ratio('Limits', 'Handling', 2, [1, 10], 'How many times its weight a tool presses when it is put in.'),
-  acrossSoft: ratio(
-    'Limits',
-    'Softwood across the grain, MPa',
-    0.5,
-    [0.05, 5],
-    'Greatest bending stress of a finger of solid softwood; an estimate for dry, sound wood.',
-  ),
-  acrossHard: ratio(
-    'Limits',
-    'Hardwood across the grain, MPa',
-    1,
-    [0.05, 10],
-    'Greatest bending stress of a finger of solid hardwood; an estimate for dry, sound wood.',
-  ),
+  acrossSoft: {
+    group: 'Limits',
+    label: 'Softwood across the grain',
+    quantity: 'stress',
+    value: 0.5,
+    min: 0.05,
+    max: 5,
+    about: 'Greatest bending stress of a finger of solid softwood; an estimate for dry, sound wood.',
+  },
+  acrossHard: {
+    group: 'Limits',
+    label: 'Hardwood across the grain',
+    quantity: 'stress',
+    value: 1,
+    min: 0.05,
+    max: 10,
+    about: 'Greatest bending stress of a finger of solid hardwood; an estimate for dry, sound wood.',
+  },
   strengthPart: ratio(
     'Limits',
     'Bending strength, divided by',
@@ -391,13 +395,15 @@ export const SETTINGS = {
     [6, 100],
     'Thickness of the panel, or how deep they may go into a stud. Lining such as drywall carries nothing.',
   ),
-  wallDensity: ratio(
-    'Wall strips',
-    'Density of it, kg/m³',
-    500,
-    [200, 1200],
-    'Softwood ply about 500, studs 450 to 540.',
-  ),
+  wallDensity: {
+    group: 'Wall strips',
+    label: 'Density of it',
+    quantity: 'density',
+    value: 500,
+    min: 200,
+    max: 1200,
+    about: 'Softwood ply about 500, studs 450 to 540.',
+  },
   leastOffcut: length(
     'Limits',
     'Offcuts are kept from, length',

@@ -113,24 +113,10 @@ export const QUARTERS = [
   [0, 1],
 ] as const
 
-/** A part of the wood: its volume in mm³, its middle, and what it is cut from. */
-export interface WoodPart {
-  volume: number
-  at: Place
-  material: string
-  stock: string
-}
-
-/** Every board and rod of a holder by volume and middle. */
-export const woodParts = (model: Pick<HolderModel, 'boards' | 'rods'>): WoodPart[] => [
-  ...model.boards.map((b) => ({ ...boardLump(b), material: b.material, stock: b.stock })),
-  ...model.rods.map((r) => ({ ...rodLump(r), material: r.material, stock: r.stock })),
-]
-
 /** What the wood of a holder weighs. */
 export const woodWeight = (model: Pick<HolderModel, 'boards' | 'rods'>, shop: Pick<Shop, 'materials'>): Weight | null =>
   weighTogether(
-    woodParts(model).map(({ volume, at, material }) => ({ mass: (volume * densityOf(shop, material)) / 1e9, at })),
+    [...model.boards.map((b) => ({ ...boardLump(b), material: b.material })), ...model.rods.map((r) => ({ ...rodLump(r), material: r.material }))].map(({ volume, at, material }) => ({ mass: (volume * densityOf(shop, material)) / 1e9, at })), // prettier-ignore
   )
 
 /** What is bought and takes up room of its own, where its weight is known, each with the figure of it. */

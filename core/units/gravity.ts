@@ -1,2 +1,5 @@
 /** Standard gravity, m/s²: what a kilogram weighs, in N. @source BIPM, 3rd CGPM (1901) */
 export const GRAVITY = 9.80665
+
+/** The same as it stands in a formula. */
+export const WEIGHS = `[${GRAVITY} N/kg]`

@@ -11,6 +11,7 @@ import {
 } from './format-length'
 import { printedMarks, toGrid } from './grid'
 import { parseLength, parseSize, sizeError } from './length'
+import { briefForce, formatForce, parseForce } from './force'
 import { formatMass, parseMass } from './mass'
 
 const read = (text: string, unit: 'mm' | 'in' = 'mm') => {
@@ -197,5 +198,31 @@ describe('weights', () => {
   it('writes small ones in grams', () => {
     expect(formatMass(0.85, 'kg')).toBe('850 g')
     expect(formatMass(0.45359237, 'lb')).toBe('1 lb')
+  })
+})
+
+describe('pulls', () => {
+  it.each([
+    ['10', 'N', 10],
+    ['12,5 N', 'lb', 12.5],
+    ['2.2', 'lb', 9.786],
+    ['1 kg', 'N', 9.807],
+    ['8oz', 'lb', 2.224],
+    ['0', 'N', 0],
+  ] as const)('%s with %s for bare numbers is %d N', (text, unit, newtons) => {
+    const r = parseForce(text, unit)
+    expect(r.ok && Number(r.value.toFixed(3))).toBe(newtons)
+  })
+  it.each(['-1', 'hard', '', '3 mm'])('refuses %j, showing how to write it', (text) =>
+    expect(parseForce(text, 'N')).toMatchObject({ ok: false, message: expect.stringContaining('10 N or 2.2 lb') }),
+  )
+  it('keeps between its limits, told in the unit that is typed', () => {
+    expect(parseForce('30', 'lb', { max: 100 })).toMatchObject({ message: '“30”: more than 22.48 lb can’t be right here.' }) // prettier-ignore
+    expect(parseForce('0.5', 'N', { min: 1 })).toMatchObject({ message: '“0.5”: less than 1 N can’t be right here.' })
+  })
+  it('are written in newtons or pounds, and read again as what they were', () => {
+    expect([formatForce(150, 'N'), formatForce(150, 'lb'), briefForce(150, 'lb'), briefForce(9.8, 'lb')]).toEqual(['150 N', '33.72 lb', '34 lb', '2.2 lb']) // prettier-ignore
+    const again = parseForce(formatForce(44.482216152605, 'lb'), 'lb')
+    expect(again.ok && again.value).toBeCloseTo(44.482216, 5)
   })
 })

@@ -1,7 +1,9 @@
 import type { BitKind } from '../shop/shop'
 import type { Rounding } from '../units/grid'
 
-export type Quantity = 'length' | 'mass' | 'ratio' | 'angle' | 'count'
+/** What a figure is one of: mm, kg, mm³, N, MPa, GPa, kg/m³, a bare number, degrees, or a whole number of things. */
+export type Quantity =
+  'length' | 'mass' | 'volume' | 'force' | 'stress' | 'stiffness' | 'density' | 'ratio' | 'angle' | 'count'
 
 /** A rule of the reckoning: what it says and who says so. */
 export interface Rule {
@@ -15,6 +17,8 @@ export type Origin =
   | { kind: 'measurement'; tool: string; field: string }
   /** how far several readings of one measurement lie apart */
   | { kind: 'readings'; tool: string; field: string }
+  /** what follows from the whole of a tool: where its weight is centred, how far it reaches down */
+  | { kind: 'shape'; tool: string }
   | { kind: 'shop'; key: string }
   | { kind: 'bit'; bit: BitKind; diameter: number }
   | { kind: 'stock'; id: string; key: string }
@@ -37,8 +41,9 @@ export interface Figure {
   quantity: Quantity
   origin: Origin
   /**
-   * For a derived figure: how it was reckoned, with the ids of other figures in braces, such as
-   * `{neck:s1} + {sure:s1} + {allowance}`. With the figures' values in it, it gives `value`.
+   * For a derived figure: how it was reckoned, with the ids of other figures in braces, and what is fixed and has a unit
+   * in brackets, such as `{neck:s1} + {sure:s1} + [0.5 mm]`. With the figures' values in it, in mm, kg and N, it gives
+   * `value`.
    */
   formula: string
   /** ids of the figures named in the formula */

@@ -13,7 +13,14 @@ describe('a formula', () => {
     expect(namedIn('3 + 4')).toEqual([])
     expect(namedIn('{a} + {unclosed')).toEqual(['a'])
   })
-  it('is filled in', () => expect(fillIn('{a} / 2 + {b}', (id) => id.toUpperCase())).toBe('A / 2 + B'))
+  it('is filled in', () =>
+    expect(
+      fillIn(
+        '{a} / 2 + {b} − [0.5 mm]',
+        (id) => id.toUpperCase(),
+        (x, unit) => `${2 * x} ${unit}`,
+      ),
+    ).toBe('A / 2 + B − 1 mm'))
 })
 
 describe('a trail', () => {

@@ -1,6 +1,8 @@
 import type { Figure, Origin, Rule } from './figure'
 
 const NAMED = /\{([^}]+)\}/g
+/** What is fixed and has a unit: `[0.5 mm]`, `[9.80665 N/kg]`. */
+const FIXED = /\[([^ \]]+) ([^\]]+)\]/g
 
 /** The ids a formula names, each once. Every figure of every plan goes through here: it is kept plain and fast. */
 export function namedIn(formula: string): string[] {
@@ -15,9 +17,18 @@ export function namedIn(formula: string): string[] {
   return ids
 }
 
-/** A formula with each named figure replaced. */
-export const fillIn = (formula: string, write: (id: string) => string): string =>
-  formula.replace(NAMED, (_, id: string) => write(id))
+/** A formula with each named figure, and each fixed one that has a unit, replaced. */
+export const fillIn = (
+  formula: string,
+  write: (id: string) => string,
+  writeFixed: (value: number, unit: string) => string,
+): string =>
+  formula
+    .replace(FIXED, (_, value: string, unit: string) => writeFixed(Number(value), unit))
+    .replace(NAMED, (_, id: string) => write(id))
+
+/** The units of what is fixed in a formula. */
+export const fixedUnitsIn = (formula: string): string[] => [...formula.matchAll(FIXED)].map(([, , unit]) => unit!)
 
 type Extra = Partial<Pick<Figure, 'quantity' | 'print' | 'note'>>
 

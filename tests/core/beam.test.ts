@@ -1,6 +1,7 @@
 import { bevelPair, rocking } from '#core/fit/bevel'
 import { describe, expect, it } from 'vitest'
-import { evenRodStress, evenSag, flatInertia, GRAVITY, pinStress, roundInertia } from '#core/checks/beam'
+import { evenRodStress, evenSag, flatInertia, pinStress, roundInertia } from '#core/checks/beam'
+import { GRAVITY } from '#core/units/gravity'
 
 describe('beams, by the worked examples', () => {
   it('two rods of 22 over 800 under 9 kg', () => {

@@ -1,5 +1,5 @@
 import { describe, expect, it } from 'vitest'
-import { GRAVITY } from '#core/checks/beam'
+import { GRAVITY } from '#core/units/gravity'
 import { fingerStress } from '#core/checks/finger'
 import { design } from '#core/choose/design'
 import { remediesFor } from '#core/choose/remedies'

@@ -8,10 +8,11 @@ const ODD = ['0.001', '-7', '3', '19999']
 /**
  * Types odd figures into every field of a page by turns. What a field takes the server has to take too: what it
  * refuses stands in the console, which fails the test.
- * @returns how many fields there were
+ * @param least as many fields have at least to be there; they are waited for
  */
-async function typeOddFigures(page: Page): Promise<number> {
+async function typeOddFigures(page: Page, least: number): Promise<void> {
   await settled(page)
+  await expect.poll(() => page.locator('main input.field').count()).toBeGreaterThanOrEqual(least)
   const fields = await page.evaluate(async (odd) => {
     const rest = () => new Promise((resolve) => setTimeout(resolve, 4))
     const names = new Set<string>()
@@ -35,7 +36,7 @@ async function typeOddFigures(page: Page): Promise<number> {
   }, ODD)
   await saved(page)
   expect(fields.filter((f) => !f)).toEqual([])
-  return fields.length
+  expect(fields.length).toBeGreaterThanOrEqual(least)
 }
 
 test('odd figures in any field of the shop are kept or told, never half', async ({ page, service }) => {
@@ -43,7 +44,7 @@ test('odd figures in any field of the shop are kept or told, never half', async 
   await page.goto('/shop')
   const closed = page.locator('button', { hasText: '▸' })
   while ((await closed.count()) > 0) await closed.first().click()
-  expect(await typeOddFigures(page)).toBeGreaterThan(100)
+  await typeOddFigures(page, 101)
   await page.reload()
   await expect(page.getByRole('heading', { name: 'Bits' })).toBeVisible()
   await saved(page)
@@ -72,7 +73,7 @@ test('odd figures in any field of a wall are kept or told', async ({ page, servi
   expect(low.x + low.width).toBeLessThan(middle.x)
   for (const school of ['a framed panel', 'a rack that leans', 'bevelled strips on sheets']) {
     await page.getByLabel(school).check()
-    expect(await typeOddFigures(page)).toBeGreaterThan(15)
+    await typeOddFigures(page, 16)
   }
   await expect(page.getByRole('button', { name: 'Set', exact: true })).toBeEnabled() // by the last figure that it took
   await page.getByRole('button', { name: 'Set', exact: true }).click()
@@ -87,9 +88,9 @@ test('odd figures in a holder and on a tool’s card are kept or told', async ({
   const shop = await shopFor(page, service, { tools: [mallet('a', 28, 70), mallet('b', 30, 80)], rail: {} })
   await page.goto(shop.rail)
   await page.locator('.dimension text').first().click()
-  expect(await typeOddFigures(page)).toBeGreaterThan(4)
+  await typeOddFigures(page, 5)
   await page.goto(`/tools?tool=${shop.id}-a`)
-  expect(await typeOddFigures(page)).toBeGreaterThan(3)
+  await typeOddFigures(page, 4)
 })
 
 test('a setting in degrees is changed as degrees in the working', async ({ page, service }) => {

@@ -2,7 +2,8 @@
 import { computed } from 'vue'
 import type { Choice } from '#core/forms/form'
 import { SETTINGS, type SettingKey } from '#core/shop/settings'
-import type { Figure } from '#core/working/figure'
+import { STORED_IN } from '#core/units/stored-units'
+import type { Figure, Quantity } from '#core/working/figure'
 import { limitsOf } from '~/composables/figureLimits'
 import { useHistory } from '~/stores/history'
 import { useRecords } from '~/stores/records'
@@ -10,6 +11,8 @@ import { useShopSettings } from '~/composables/useShopSettings'
 
 /** Changes a figure that stands by itself, where it comes from: a measurement, a setting, a bit, a board, a choice. */
 const props = defineProps<{ figure: Figure; choices: readonly Choice[] }>()
+/** What is typed without a unit. */
+const BARE: readonly Quantity[] = ['ratio', 'stress', 'density']
 const emit = defineEmits<{ choose: [key: string, value: number] }>()
 
 const records = useRecords()
@@ -19,6 +22,13 @@ const origin = computed(() => props.figure.origin)
 const setting = computed(() =>
   origin.value.kind === 'shop' && origin.value.key in SETTINGS ? SETTINGS[origin.value.key as SettingKey] : null,
 )
+/** What is not one figure of a tool, and stands on its card. */
+const onCard = computed(() => {
+  const o = origin.value
+  if (o.kind === 'readings') return { tool: o.tool, from: 'readings' }
+  if (o.kind === 'shape') return { tool: o.tool, from: 'figures' }
+  return o.kind === 'measurement' && o.field === 'profile' ? { tool: o.tool, from: 'profile' } : null
+})
 const fixed = computed(
   () =>
     (origin.value.kind === 'shop' && !setting.value) ||
@@ -26,7 +36,6 @@ const fixed = computed(
     origin.value.kind === 'magnet' ||
     origin.value.kind === 'wall' ||
     (origin.value.kind === 'stock' && origin.value.key !== 'thickness') ||
-    (origin.value.kind === 'measurement' && origin.value.field === 'profile') ||
     // answers to questions are given where they are asked
     (origin.value.kind === 'choice' && (origin.value.key === 'back' || props.figure.quantity !== 'length')),
 )
@@ -55,10 +64,16 @@ function set(value: number | null) {
   else if (o.kind === 'saw') shop.row('saws', o.id, { kerf: value }, 'Kerf')
   else if (o.kind === 'stock') shop.row('stock', o.id, { thickness: value }, 'Thickness')
 }
+/** Said where it is the same in every shop, and so isn’t typed. */
+const unit = computed(() =>
+  BARE.includes(props.figure.quantity) && props.figure.quantity !== 'ratio'
+    ? `${STORED_IN[props.figure.quantity]}, `
+    : '',
+)
 const from = computed(() => {
   const o = origin.value
   if (o.kind === 'measurement') return 'measured'
-  if (o.kind === 'shop') return 'the shop’s: every holder follows'
+  if (o.kind === 'shop') return `${unit.value}the shop’s: every holder follows`
   if (o.kind === 'bit') return 'the hole it really makes'
   if (o.kind === 'saw') return 'what the blade really takes'
   if (o.kind === 'stock') return `${props.figure.note}, as it really is`
@@ -68,15 +83,23 @@ const from = computed(() => {
 
 <template>
   <div class="editor">
-    <NuxtLink v-if="origin.kind === 'readings'" :to="`/tools?tool=${origin.tool}`" class="small"
-      >from the readings on its card</NuxtLink
+    <NuxtLink v-if="onCard" :to="`/tools?tool=${onCard.tool}`" class="small"
+      >from the {{ onCard.from }} on its card</NuxtLink
     >
     <NuxtLink v-else-if="fixed" to="/shop" class="small">{{
       origin.kind === 'choice' ? 'follows from the choice above' : 'set under the shop'
     }}</NuxtLink>
     <template v-else>
+      <ForceField
+        v-if="figure.quantity === 'force' && setting"
+        :model-value="figure.value"
+        :label="figure.label"
+        :min="setting.min"
+        :max="setting.max"
+        @update:model-value="set"
+      />
       <NumberField
-        v-if="figure.quantity === 'ratio' && setting"
+        v-else-if="setting && BARE.includes(figure.quantity)"
         :model-value="figure.value"
         :label="figure.label"
         :min="setting.min"

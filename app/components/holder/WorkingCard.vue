@@ -4,8 +4,7 @@ import { finder, type Design } from '#core/choose/design'
 import type { Choice } from '#core/forms/form'
 import { formatExact } from '#core/units/format-length'
 import type { Figure } from '#core/working/figure'
-import { fillIn } from '#core/working/trail'
-import { formulaWithNumbers, writeFigure } from '#core/working/text'
+import { formulaInWords, formulaWithNumbers, writeFigure } from '#core/working/text'
 import { useFormat } from '~/composables/useFormat'
 
 /** The working of one figure: the formula in words and in numbers, the rule behind it, and what it comes from. */
@@ -19,7 +18,7 @@ const printed = (f: Figure) =>
     ? formatExact(f.value, format.value)
     : writeFigure(f, format.value)
 const rule = computed(() => (props.figure.origin.kind === 'derived' ? props.figure.origin.rule : null))
-const words = computed(() => fillIn(props.figure.formula, (id) => find.value(id).label.toLowerCase()))
+const words = computed(() => formulaInWords(props.figure, (id) => find.value(id)))
 const numbers = computed(() => formulaWithNumbers(props.figure, (id) => find.value(id), format.value))
 const inputs = computed(() => props.figure.from.map((id) => find.value(id)))
 const usedBy = computed(() => props.worked.working.filter((f) => f.from.includes(props.figure.id)).slice(0, 6))

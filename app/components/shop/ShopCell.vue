@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { computed } from 'vue'
+import { computed, useId } from 'vue'
 import type { Column } from '#core/shop/lists'
 import { useRecords } from '~/stores/records'
 
@@ -9,6 +9,7 @@ const props = defineProps<{ column: Column; modelValue: Value; label: string }>(
 const emit = defineEmits<{ 'update:modelValue': [Value] }>()
 
 const records = useRecords()
+const inputId = useId()
 const number = computed(() => props.modelValue as number | null)
 const materials = computed(() => {
   const names = records.shop!.materials.map((m) => m.name)
@@ -78,6 +79,23 @@ function pass(column: Column, value: number | null) {
     :max="column.max"
     :optional="column.empty !== undefined"
     :placeholder="column.empty"
+    @update:model-value="pass(column, $event)"
+  />
+  <MassField
+    v-else-if="column.type === 'mass'"
+    :input-id="inputId"
+    :model-value="number"
+    :label="label"
+    :min="column.min"
+    :max="column.max"
+    @update:model-value="pass(column, $event)"
+  />
+  <ForceField
+    v-else-if="column.type === 'force'"
+    :model-value="number!"
+    :label="label"
+    :min="column.min"
+    :max="column.max"
     @update:model-value="pass(column, $event)"
   />
   <NumberField

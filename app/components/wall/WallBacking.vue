@@ -19,7 +19,7 @@ import { useRecords } from '~/stores/records'
 const props = defineProps<{ wall: Wall; own: Design; designs: ReadonlyMap<string, Design> }>()
 const records = useRecords()
 const history = useHistory()
-const { format, length, mass } = useFormat()
+const { force, format, length, mass } = useFormat()
 
 const boards = computed(() => props.own.model?.boards ?? [])
 const screws = computed(() => (props.own.model ? hardwareOf([props.own.model], records.shop!).filter((h) => h.kind === 'screw') : [])) // prettier-ignore
@@ -91,10 +91,10 @@ async function take(file: string) {
           <VerdictMark :level="s.level" /> {{ s.name }}: {{ mass(s.mass) }},
           <template v-if="s.working.length > 0"
             ><button class="link" :aria-expanded="open?.strip === s.id" @click="show(s.id, PULL)">
-              {{ s.pull.toFixed(0) }} N
+              {{ force(s.pull) }}
             </button>
             on its most pulled screw<template v-if="s.holds !== null">
-              of <button class="link" @click="show(s.id, HOLDS)">{{ s.holds.toFixed(0) }}</button></template
+              of <button class="link" @click="show(s.id, HOLDS)">{{ force(s.holds) }}</button></template
             ><template v-else>: what that holds is its maker’s to say</template></template
           ><template v-else>no screw of it is in a stud there</template>
           <HolderWorkingCard

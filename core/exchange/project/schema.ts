@@ -21,6 +21,7 @@ import { BIT_KINDS, BORE_LIMITS, DEPTH_LIMITS } from '../../shop/shop'
 import { INCH_GRIDS, MM_GRIDS } from '../../units/format-length'
 import { LARGEST_SIZE } from '../../units/length'
 import { LARGEST_MASS } from '../../units/mass'
+import { STORED_IN } from '../../units/stored-units'
 import { ID_PATTERN, LONGEST_NAME, LONGEST_NOTE } from './checked'
 import { MOST_SEATS } from './holder.dto'
 import { MOST_HOLDERS, MOST_WALLS, MOST_TOOLS, PROJECT_FORMAT, PROJECT_VERSION } from './project.dto'
@@ -60,8 +61,7 @@ const cell = (column: Column): Schema => {
   if (column.type === 'option') return { ...choice(column.values), title: column.label }
   if (column.type === 'flag') return { type: 'boolean', title: column.label }
   const figure = between(column.min, column.max)
-  const unit = column.type === 'length' ? ' (mm)' : column.type === 'angle' ? ' (degrees)' : ''
-  const title = `${column.label}${unit}`
+  const title = column.type === 'number' ? column.label : `${column.label} (${STORED_IN[column.type]})`
   return column.empty === undefined
     ? { ...figure, title }
     : { anyOf: [figure, { type: 'null' }], title, description: `null: ${column.empty}` }
@@ -118,7 +118,15 @@ const shop = (): Schema =>
       Object.fromEntries(
         settingKeys.map((key) => {
           const { min, max, label, about, value, quantity } = SETTINGS[key]
-          return [key, { ...between(min, max), title: label, description: `${about} (${quantity})`, default: value }]
+          return [
+            key,
+            {
+              ...between(min, max),
+              title: label,
+              description: quantity === 'ratio' ? about : `${about} (${STORED_IN[quantity]})`,
+              default: value,
+            },
+          ]
         }),
       ),
     ),

@@ -7,11 +7,9 @@ import { BIT_KINDS, BORE_LIMITS, DEPTH_LIMITS, type Bit, type BitKind, type Shop
 import { usualShop } from '../../shop/usual'
 import { INCH_GRIDS, MM_GRIDS, type LengthFormat } from '../../units/format-length'
 import { sizeError } from '../../units/length'
+import { STORED_IN } from '../../units/stored-units'
 import { Checked, isRecord, nameError, oneOf } from './checked'
 import { listError } from './list-rows'
-
-/** What settings are written in. */
-const UNITS = { length: ' mm', mass: ' kg', angle: ' degrees', ratio: '' } as const
 
 function settingsError(value: unknown): string | null {
   if (!isRecord(value)) return 'settings are written as {"setting": number}.'
@@ -19,7 +17,7 @@ function settingsError(value: unknown): string | null {
     if (!settingKeys.includes(key as SettingKey)) return `there is no setting called ${key.slice(0, 40)}.`
     const { label, min, max, quantity } = SETTINGS[key as SettingKey]
     if (typeof number !== 'number' || !(number >= min && number <= max))
-      return `${label} lies between ${min} and ${max}${UNITS[quantity]}.`
+      return `${label} lies between ${min} and ${`${max} ${STORED_IN[quantity]}`.trim()}.`
   }
   return null
 }

@@ -42,7 +42,7 @@ export function discsIn(input: PlanInput, trail: Trail, thick: number): Discs | 
   const hole = trail.derive('discHole', 'Hole of a disc', bit ? boredBy(bit) : needed, holeRule, bit ? `{${holeOf(input, trail, bit)}} ≥ {discNeeded}` : '{discNeeded}', { print: 'up' }) // prettier-ignore
   const gap = settingOf(input, trail, 'discGap')
   const pitch = trail.derive('discPitch', 'From disc to disc', hole + gap, pitchRule, '{discHole} + {discGap}')
-  trail.derive('discPull', 'Pull of a disc, N', discPull(d, t, cover, br), pullRule, 'discPull({discDiameter}, {discThickness}, {cover}, {discBr})', { quantity: 'ratio', print: 'down' }) // prettier-ignore
+  trail.derive('discPull', 'Pull of a disc', discPull(d, t, cover, br), pullRule, 'discPull({discDiameter}, {discThickness}, {cover}, {discBr})', { quantity: 'force', print: 'down' }) // prettier-ignore
   return { kind: 'discs', name: magnet.name, toBuy: magnet.toBuy, hole, depth, pitch, bit }
 }
 

@@ -1,4 +1,4 @@
-import { GRAVITY } from '../../units/gravity'
+import { GRAVITY, WEIGHS } from '../../units/gravity'
 import type { Measured } from '../../footprint/kind'
 import type { Tool } from '../../footprint/tool'
 import type { SeatOrder } from '../../model/holder'
@@ -99,10 +99,10 @@ function held(
   const seen = { order, tool, place, envelope: e, left: e.left.value, right: e.right.value, up: e.up.value, down: e.down.value, thick: e.thick.value } // prettier-ignore
   if (magnets === 'strip') {
     const across = put('touch', 'Width across the strip', e.across, acrossRule)
-    trail.derive(ids.pull, `Pull of the strip on ${place}, N`, (trail.get('barPull').value * e.across.value * share) / 100, stripPullRule, `{barPull} × {${across}} / 100${shares}`, { quantity: 'ratio', print: 'down' }) // prettier-ignore
+    trail.derive(ids.pull, `Pull of the strip on ${place}`, (trail.get('barPull').value * e.across.value * share) / 100, stripPullRule, `{barPull} × {${across}} / [100 mm]${shares}`, { quantity: 'force', print: 'down' }) // prettier-ignore
     return { ...seen, seat: order.id, discs: 0, ids }
   }
-  const pull = trail.derive(ids.pull, `Pull of a disc on ${place}, N`, trail.get('discPull').value * share, shareRule, `{discPull}${shares}`, { quantity: 'ratio', print: 'down' }) // prettier-ignore
+  const pull = trail.derive(ids.pull, `Pull of a disc on ${place}`, trail.get('discPull').value * share, shareRule, `{discPull}${shares}`, { quantity: 'force', print: 'down' }) // prettier-ignore
   const wanted = wantedDiscs(input, trail, { id: order.id, place, mass: tool.mass, massId: mass, pull, pullId: ids.pull, tilt }) // prettier-ignore
   // beyond where the tool lies flat a disc does nothing
   const useful = Math.max(1, Math.floor((2 * e.flat) / trail.get('discPitch').value))
@@ -129,6 +129,6 @@ function wantedDiscs(input: PlanInput, trail: Trail, { id, place, mass, massId, 
   const weight = mass * GRAVITY
   const value = (2 * spare * weight * cosine(tilt)) / mu / pull - (weight * sine(tilt)) / pull
   const leaning = tilt === 0 ? '' : ' × cos({tilt})'
-  const pressing = tilt === 0 ? '' : ` − {${massId}} × ${GRAVITY} × sin({tilt}) / {${pullId}}`
-  return trail.derive(`discsWanted:${id}`, `Discs wanted under ${place}`, value, countRule, `2 × {magnetSpare} × {${massId}} × ${GRAVITY}${leaning} / {magnetFriction} / {${pullId}}${pressing}`, { quantity: 'ratio', print: 'up' }) // prettier-ignore
+  const pressing = tilt === 0 ? '' : ` − {${massId}} × ${WEIGHS} × sin({tilt}) / {${pullId}}`
+  return trail.derive(`discsWanted:${id}`, `Discs wanted under ${place}`, value, countRule, `2 × {magnetSpare} × {${massId}} × ${WEIGHS}${leaning} / {magnetFriction} / {${pullId}}${pressing}`, { quantity: 'ratio', print: 'up' }) // prettier-ignore
 }

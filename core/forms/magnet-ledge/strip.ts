@@ -17,11 +17,11 @@ export interface Strip {
 export function stripOn({ shop }: PlanInput, trail: Trail): Strip | Refusal {
   const row = shop.magnetStrips.find((m) => !m.toBuy) ?? shop.magnetStrips[0]
   if (!row) return { id: 'magnets', says: 'The shop has no magnetic strip. Add the one you have, or mean to buy, under the shop’s settings.' } // prettier-ignore
-  const given = (id: string, label: string, key: 'length' | 'width' | 'thickness' | 'pull'): number => trail.given(id, label, row[key], { kind: 'magnet', id: row.id, key }, { note: row.name, ...(key === 'pull' ? { quantity: 'ratio' } : {}) }) // prettier-ignore
+  const given = (id: string, label: string, key: 'length' | 'width' | 'thickness' | 'pull'): number => trail.given(id, label, row[key], { kind: 'magnet', id: row.id, key }, { note: row.name, ...(key === 'pull' ? { quantity: 'force' } : {}) }) // prettier-ignore
   given('barLength', 'Strip, length', 'length')
   given('barWidth', 'Strip, width', 'width')
   given('barThickness', 'Strip, thickness', 'thickness')
-  given('barPull', 'Strip, pull of 100 mm, N', 'pull')
+  given('barPull', 'Strip, pull of 100 mm', 'pull')
   trail.derive('face', 'Back of the ledge to the strip’s face', trail.get('thickness:ledge').value + row.thickness, faceRule, '{thickness:ledge} + {barThickness}') // prettier-ignore
   return { kind: 'strip', row }
 }

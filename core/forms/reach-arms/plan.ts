@@ -123,5 +123,5 @@ function gapBetween(input: PlanInput, trail: Trail, all: readonly Hung[]): numbe
 function heightOf(input: PlanInput, trail: Trail, length: number): number {
   const own = input.holder.choices.armHeight
   if (typeof own === 'number') return trail.given('armHeight', 'Height of the arms', own, { kind: 'choice', key: 'armHeight' }) // prettier-ignore
-  return trail.derive('armHeight', 'Height of the arms', Math.max(LEAST_HIGH, HIGH * length), highRule, `max(${LEAST_HIGH}, ${HIGH} × {length})`) // prettier-ignore
+  return trail.derive('armHeight', 'Height of the arms', Math.max(LEAST_HIGH, HIGH * length), highRule, `max([${LEAST_HIGH} mm], ${HIGH} × {length})`) // prettier-ignore
 }

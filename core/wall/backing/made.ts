@@ -28,13 +28,13 @@ export const stripStock = (shop: Shop): Stock | null =>
 export function lengthText(wall: Wall, from: number, to: number): string {
   const place = (x: number): string => {
     const stud = wall.studs.findIndex((s) => Math.abs(s - x) < 1e-9)
-    return stud >= 0 ? `{stud:${stud}}` : Math.abs(x - wall.width) < 1e-9 ? '{wall:width}' : String(x)
+    return stud >= 0 ? `{stud:${stud}}` : Math.abs(x - wall.width) < 1e-9 ? '{wall:width}' : `[${x} mm]`
   }
   return from === 0 ? place(to) : `${place(to)} − ${place(from)}`
 }
 
-/** A part of a formula that is added, none for nought. */
-export const plus = (v: number): string => (Math.abs(v) < 1e-9 ? '' : v > 0 ? ` + ${v}` : ` − ${-v}`)
+/** A part of a formula that is added, mm; none for nought. */
+export const plus = (v: number): string => (Math.abs(v) < 1e-9 ? '' : v > 0 ? ` + [${v} mm]` : ` − [${-v} mm]`)
 
 /** The thickness of some stock on the trail, as `thickness:PART`. */
 export const thicknessOf = (trail: Trail, stock: Stock, part: string): number =>

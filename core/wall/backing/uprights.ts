@@ -4,7 +4,7 @@ import type { Shop, Stock } from '../../shop/shop'
 import type { Trail } from '../../working/trail'
 import { bearersOf, rackOn, uprightsOf } from '../holding'
 import type { Rack, Thing, Wall } from '../wall'
-import { intoBoard, lengthText, NOTHING, screwed, stripStock, thicknessOf, type Made } from './made'
+import { intoBoard, lengthText, NOTHING, plus, screwed, stripStock, thicknessOf, type Made } from './made'
 import { ledgerHighRule, ledgerRule, leanLongRule, leanOutRule, uprightMarkRule, uprightRule } from './rules'
 import { freeBetween } from './stretches'
 import { joined, screwsOf } from './strip-pieces'
@@ -80,7 +80,7 @@ function ledgersOf(wall: Wall, shop: Shop, trail: Trail, stock: Stock, middles: 
   const bearers = bearersOf(wall).filter((s) => middles.every((m) => Math.abs(m - s) >= over + DRIVER))
   const keep = ({ kind }: Thing): number => kind === 'outlet' || kind === 'switch' ? shop.settings.outletKeep : kind === 'bench' ? 0 : ROOM // prettier-ignore
   return ledgerHeights(rackOn(wall), wide).flatMap((low, row) => {
-    trail.derive(`ledger-${row + 1}:low`, `Ledger ${row + 1}, lower edge over the floor`, low, ledgerHighRule, `{rack:low} + ${low - rackOn(wall).low}`) // prettier-ignore
+    trail.derive(`ledger-${row + 1}:low`, `Ledger ${row + 1}, lower edge over the floor`, low, ledgerHighRule, `{rack:low}${plus(low - rackOn(wall).low)}`) // prettier-ignore
     return freeBetween(wall, low, low + wide, keep)
       .map((s) => ({ from: Math.max(s.from, from), to: Math.min(s.to, to) }))
       .filter((s) => s.to - s.from > wide)
