@@ -103,7 +103,7 @@ function carrying(subject: Subject, what: 'joint' | 'wall'): Carrying | null {
     const screws = all.filter((f) => f.at.z > top - 1)
     if (screws.length === 0) return null
     const levers = screws.map((f) => f.at.z - box.z[0])
-    return { base, screws, levers, plane: { value: 0, formula: '[0 mm]' }, density: limitFrom(subject, 'wallDensity'), glued: false } // prettier-ignore
+    return { base, screws, levers, plane: { value: 0, formula: '' }, density: limitFrom(subject, 'wallDensity'), glued: false } // prettier-ignore
   }
   const joints = model.joints.filter((j) => j.by === 'screws' && j.parts[0] === base.id)
   const screws = model.fasteners.filter((f) => joints.some((j) => j.order === f.joint))
@@ -111,7 +111,7 @@ function carrying(subject: Subject, what: 'joint' | 'wall'): Carrying | null {
   const into = screws.map((f) => boardOf(model, f.into!))
   const levers = screws.map((f, i) => f.at.z - Math.max(boardBox(into[i]!).z[0], box.z[0]))
   const weakest = into.reduce((a, b) => (densityOf(input.shop, b.material) < densityOf(input.shop, a.material) ? b : a))
-  return { base, screws, levers, plane: { value: box.y[1], formula: `[${box.y[1]} mm]` }, density: densityOf(input.shop, weakest.material), glued: joints.every((j) => j.glued) } // prettier-ignore
+  return { base, screws, levers, plane: { value: box.y[1], formula: ` − [${box.y[1]} mm]` }, density: densityOf(input.shop, weakest.material), glued: joints.every((j) => j.glued) } // prettier-ignore
 }
 
 function holds(subject: Subject, what: 'joint' | 'wall', loads: readonly Load[]): Verdict[] {
@@ -130,7 +130,7 @@ function holds(subject: Subject, what: 'joint' | 'wall', loads: readonly Load[])
   const long = trail.given(`${key}Bite`, `It reaches into the ${what === 'wall' ? 'wall' : 'next board'}`, bite, { kind: 'screw', id: weakest.item, key: 'length' }, { note: weakest.name, print: 'down' }) // prettier-ignore
   trail.given(`${key}Density`, `Density of what it bites into`, c.density, what === 'wall' ? { kind: 'shop', key: 'wallDensity' } : { kind: 'stock', id: c.base.stock, key: 'material' }, { quantity: 'density' }) // prettier-ignore
 
-  const moments = loads.map((l) => `${l.massText} × max(${l.outText} − ${c.plane.formula}, 0)`).join(' + ')
+  const moments = loads.map((l) => `${l.massText} × max(${l.outText}${c.plane.formula}, 0)`).join(' + ')
   const pull = trail.derive(`${key}Pull`, `Pull on each screw of the ${label}`, moment / levers, pullRule, `${WEIGHS} × (${moments}) / [${levers} mm]`, { quantity: 'force', print: 'up' }) // prettier-ignore
   const capacity = endGrain ? 0 : withdrawal(gravityOf(c.density), gauges) * long
   const inEnd = endGrain ? '0 × ' : ''

@@ -1,5 +1,7 @@
 import { describe, expect, it } from 'vitest'
 import { bitName, stampedUnit } from './bit-name'
+import { formatExact } from '../units/format-length'
+import { beginnersSettings } from './inch-settings'
 import { SETTINGS, settingKeys, usualSettings } from './settings'
 import { usualShop } from './usual'
 
@@ -28,6 +30,24 @@ describe('the settings', () => {
       expect(value, key).toBeGreaterThanOrEqual(min)
       expect(value, key).toBeLessThanOrEqual(max)
       expect(about.length, key).toBeGreaterThan(20)
+    }
+  })
+  it('of a shop of inches begin as its rules have them, near what is usual in mm', () => {
+    const settings = beginnersSettings('in')
+    expect(beginnersSettings('mm')).toEqual(usualSettings())
+    expect([settings.backHeight, settings.studSpacing, settings.heavyFrom].map((v) => Number(v.toFixed(4)))).toEqual([
+      88.9, 406.4, 1.5876,
+    ])
+    for (const key of settingKeys) {
+      const { value, min, max, quantity } = SETTINGS[key]
+      expect(settings[key], key).toBeGreaterThanOrEqual(min)
+      expect(settings[key], key).toBeLessThanOrEqual(max)
+      if (quantity !== 'length' && quantity !== 'mass') expect(settings[key], key).toBe(value)
+      // studs stand closer in a country of inches; all else is as in mm to a fifth, or half a mm where it is small
+      if (key === 'studSpacing') continue
+      expect(Math.abs(settings[key] - value), key).toBeLessThanOrEqual(Math.max(0.2 * value, 0.4))
+      const written = formatExact(settings[key], { ...inch, gridIn: 32 })
+      if (quantity === 'length' && value >= 1) expect(written, key).toMatch(/^(\d+ )?\d+(\/\d+)?"$/)
     }
   })
   it('are a new set each time', () => {

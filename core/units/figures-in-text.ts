@@ -5,7 +5,7 @@ export interface Stretch {
 }
 
 /** Figures that have a blank in them, or a fraction: `10 5/16"`, `3/4"`, `1.5 mm`. */
-const FIGURE = /(\d+ \d+\/\d+"?|\d+\/\d+"?|\d[\d.]* (?:mm|kg|g|lb|N|MPa)\b)/
+const FIGURE = /(\d+ \d+\/\d+"?|\d+\/\d+"?|\d[\d.]* (?:mm|in³|cm³|kg|g|lb|N|MPa|GPa)(?![a-z]))/
 
 /**
  * Takes a text apart at its figures, each of which stays on one line: 10 at its end with 5/16" on the next is read as 10.

@@ -109,7 +109,10 @@ test('on a wall of strips a holder hangs by its own strip only', async ({ page, 
   await expect(page.getByTestId('locating').getByRole('row', { name: /^hooked/ })).toContainText(/[1-9]$/)
   // what pulls at its strip shows its working, back to the holder's own figures
   const up = page.getByTestId('backing')
-  await up.getByRole('button', { name: /^\d+ N$/ }).click()
+  await up
+    .getByRole('button', { name: /^\d+ N$/ })
+    .first()
+    .click()
   const card = up.getByTestId('working-card')
   await expect(card).toContainText('Pull on a screw of the strip')
   await card.getByRole('button', { name: 'Pull at the bevel' }).click()

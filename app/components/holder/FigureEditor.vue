@@ -3,8 +3,10 @@ import { computed } from 'vue'
 import type { Choice } from '#core/forms/form'
 import { SETTINGS, type SettingKey } from '#core/shop/settings'
 import { STORED_IN } from '#core/units/stored-units'
+import { writeFigure } from '#core/working/text'
 import type { Figure, Quantity } from '#core/working/figure'
 import { limitsOf } from '~/composables/figureLimits'
+import { useFormat } from '~/composables/useFormat'
 import { useHistory } from '~/stores/history'
 import { useRecords } from '~/stores/records'
 import { useShopSettings } from '~/composables/useShopSettings'
@@ -18,6 +20,7 @@ const emit = defineEmits<{ choose: [key: string, value: number] }>()
 const records = useRecords()
 const history = useHistory()
 const shop = useShopSettings()
+const { format } = useFormat()
 const origin = computed(() => props.figure.origin)
 const setting = computed(() =>
   origin.value.kind === 'shop' && origin.value.key in SETTINGS ? SETTINGS[origin.value.key as SettingKey] : null,
@@ -83,6 +86,7 @@ const from = computed(() => {
 
 <template>
   <div class="editor">
+    <LengthText v-if="onCard || fixed" class="value" :text="writeFigure(figure, format)" />
     <NuxtLink v-if="onCard" :to="`/tools?tool=${onCard.tool}`" class="small"
       >from the {{ onCard.from }} on its card</NuxtLink
     >
@@ -132,5 +136,9 @@ const from = computed(() => {
 .editor {
   display: grid;
   gap: 1px;
+}
+.value,
+a {
+  text-align: right;
 }
 </style>

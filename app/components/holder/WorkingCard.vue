@@ -3,6 +3,7 @@ import { computed } from 'vue'
 import { finder, type Design } from '#core/choose/design'
 import type { Choice } from '#core/forms/form'
 import { formatExact } from '#core/units/format-length'
+import { unbroken } from '#core/units/figures-in-text'
 import type { Figure } from '#core/working/figure'
 import { formulaInWords, formulaWithNumbers, writeFigure } from '#core/working/text'
 import { useFormat } from '~/composables/useFormat'
@@ -38,8 +39,8 @@ const usedBy = computed(() => props.worked.working.filter((f) => f.from.includes
       @choose="(key, value) => emit('choose', key, value)"
     />
     <template v-else>
-      <p class="numbers">= {{ numbers }}</p>
-      <p class="words quiet small">{{ words }}</p>
+      <p class="numbers">= {{ unbroken(numbers) }}</p>
+      <p class="words quiet small">{{ unbroken(words) }}</p>
       <p v-if="figure.note" class="small">{{ figure.note }}</p>
       <p class="rule small">
         {{ rule.says }} <span class="quiet">{{ rule.source }}</span>

@@ -85,7 +85,7 @@ const rowsFilled = (list: ListKey, rows: unknown): unknown =>
 
 /**
  * Fills in what a hand-written shop may leave out: bits as bare diameters, whole lists as they are usual with its unit,
- * and what a row leaves out.
+ * what a row leaves out, and settings as the schema says, whatever the unit.
  */
 export function filledShop(data: unknown): unknown {
   if (!isRecord(data)) return data
@@ -97,6 +97,6 @@ export function filledShop(data: unknown): unknown {
     listKeys.map((list) => [list, data[list] === undefined ? usual[list] : rowsFilled(list, data[list])]),
   )
   const settings =
-    data.settings === undefined || isRecord(data.settings) ? { ...usual.settings, ...data.settings } : data.settings
+    data.settings === undefined || isRecord(data.settings) ? { ...usualSettings(), ...data.settings } : data.settings
   return { ...data, settings, bits: bits ?? usual.bits, ...lists }
 }
