@@ -67,7 +67,9 @@ function boardWebs(subject: Subject, board: Board): Verdict[] {
       says:
         level === 'pass'
           ? `${title}: ${about}, at least ${formatLength(limit, shop, 'up')} wanted.`
-          : `${title} is ${about}; less than ${formatLength(limit, shop, 'up')} breaks out.`,
+          : value < limit - TOLERANCE
+            ? `${title} is ${about}; less than ${formatLength(limit, shop, 'up')} breaks out.`
+            : `${title} is ${about}, and less than the ${formatLength(limit, shop, 'up')} wanted where its marks are half a step of ${formatLength(gridStep(shop), shop)} out.`, // prettier-ignore
       measured: { value, limit, sense: 'at least', quantity: 'length', print: 'down' },
       candidates: level === 'pass' ? [] : candidates(short),
     })

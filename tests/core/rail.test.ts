@@ -189,7 +189,11 @@ describe('webs and bearing', () => {
     const at = (gap: number) => verdict(design(railOf(narrow(), { gap })), 'web:s1')!.level
     expect(at(0)).toBe('pass') // 14 − 0.25 ≥ 13.5
     const thick = shopWith({ stock: [board('x', 'Ash', 'ash', 18.6)] })
-    expect(verdict(design(railOf(narrow(), { gap: 0 }, thick)), 'web:s1')!.level).toBe('stop') // 13.75 < 13.95
+    const short = verdict(design(railOf(narrow(), { gap: 0 }, thick)), 'web:s1')!
+    expect(short.level).toBe('stop') // 13.75 < 13.95
+    expect(short.says).toBe(
+      'Web 1–2 is about 14 mm, and less than the 14 mm wanted where its marks are half a step of 0.5 mm out.',
+    )
   })
   it('offers the gap that is wanted', () => {
     const thick = shopWith({ stock: [board('x', 'Ash', 'ash', 40)] })
