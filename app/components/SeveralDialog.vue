@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { computed, ref, watch } from 'vue'
 import { allKinds, kindOf } from '#core/footprint/kinds'
-import { namesFor, readLengths, readSeveral } from '#core/footprint/several'
+import { namesFor, readLengths, readSeveral, SIZES_LIKE } from '#core/footprint/several'
 import { plainTool, type Tool } from '#core/footprint/tool'
 import { useFormat } from '~/composables/useFormat'
 
@@ -80,7 +80,7 @@ const make = () =>
         class="field"
         autofocus
         autocomplete="off"
-        placeholder="six chisels, widths 6 10 12 16 20 25"
+        :placeholder="`six chisels, widths ${SIZES_LIKE[format.unit]}`"
       />
       <p v-for="t in told" :key="t" class="told doubt" role="status">{{ t }}</p>
       <div class="row">
@@ -105,7 +105,13 @@ const make = () =>
         </div>
         <div>
           <label class="over" for="several-list">Its sizes</label>
-          <input id="several-list" v-model="list" class="field" autocomplete="off" placeholder="6 10 12 16" />
+          <input
+            id="several-list"
+            v-model="list"
+            class="field"
+            autocomplete="off"
+            :placeholder="SIZES_LIKE[format.unit]"
+          />
         </div>
       </div>
       <template v-if="list.trim()"

@@ -28,7 +28,11 @@ describe('several at once', () => {
     ])
     expect(readSeveral('six gizmos, widths 6 10', 'mm').problems[0]).toContain('What kind of tool')
     expect(readSeveral('chisels, colours 6 10', 'mm').problems[0]).toContain('Which figure')
-    expect(readSeveral('chisels', 'mm').problems[0]).toContain('Write it like')
+    for (const unit of ['mm', 'in'] as const) {
+      const [problem] = readSeveral('chisels', unit).problems
+      expect(problem).toContain('Write it like')
+      expect(readSeveral(problem!.split(': ')[1]!, unit)).toMatchObject({ problems: [], kind: { id: 'handled-blade' } })
+    }
     expect(readSeveral('chisels, widths 6 abc 10', 'mm').problems[0]).toContain('abc')
   })
   it('takes the kind of the card it was asked from', () => {

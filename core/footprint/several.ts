@@ -20,6 +20,9 @@ export interface Several {
 }
 
 const NUMBERS = ['one', 'two', 'three', 'four', 'five', 'six', 'seven', 'eight', 'nine', 'ten', 'eleven', 'twelve']
+/** Sizes written well, as an example for a person who works in the unit. */
+export const SIZES_LIKE: Record<LengthUnit, string> = { mm: '6 10 12 16 20 25', in: '1/4 3/8 1/2 5/8 3/4 1' }
+
 /** The most tools made at once. */
 export const MOST_AT_ONCE = 100
 
@@ -88,7 +91,7 @@ export function readSeveral(text: string, unit: LengthUnit, given: Kind | null =
       field: null,
       values: [],
       list: '',
-      problems: ['Write it like: six chisels, widths 6 10 12 16 20 25'],
+      problems: [`Write it like: six chisels, widths ${SIZES_LIKE[unit]}`],
     }
   }
   const [, first = '', rest = '', fieldWords = '', list = ''] = match

@@ -121,7 +121,7 @@ const view = computed(() => {
         v-model="points"
         class="field"
         rows="5"
-        placeholder="0 0&#10;120 0&#10;120 40&#10;0 40"
+        :placeholder="format.unit === 'in' ? '0 0\n5 0\n5 1.5\n0 1.5' : '0 0\n120 0\n120 40\n0 40'"
       />
       <button class="btn" @click="readTyped">Draw them</button>
     </template>
