@@ -106,7 +106,7 @@ useKeys(() => [
 
 <template>
   <div class="page bench">
-    <p v-if="!holder || !worked">This is not here.</p>
+    <NotHere v-if="!holder || !worked" :id="id" :kinds="['holders', 'walls']" />
     <template v-else>
       <header class="top">
         <h1>{{ holder.name }}</h1>

@@ -49,7 +49,7 @@ const today = new Date().toISOString().slice(0, 10)
       </template>
     </nav>
     <BenchTakeAlong v-if="holder && model" :holder="holder.id" :model="model" />
-    <p v-if="!holder || !worked">This holder is not here.</p>
+    <NotHere v-if="!holder || !worked" :id="id" :kinds="['holders']" />
     <article v-else class="sheet" data-test="bench-sheet">
       <header>
         <h1>{{ holder.name }}</h1>

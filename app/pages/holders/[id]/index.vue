@@ -55,8 +55,7 @@ const refusal = computed(() => worked.value?.refusals[0]?.says ?? '')
 
 <template>
   <div v-if="!holder || !input || !worked || !form" class="page">
-    <h1>This holder is not here</h1>
-    <p>It may have been deleted, or it belongs to another shop. <NuxtLink to="/holders">To the holders</NuxtLink></p>
+    <NotHere :id="id" :kinds="['holders']" />
   </div>
   <div v-else class="bench-top">
     <header class="bar">

@@ -1,0 +1,30 @@
+<script setup lang="ts">
+import { computed, onMounted, ref } from 'vue'
+import { ask } from '~/stores/backend'
+import type { RecordKind } from '~/stores/record'
+import { useRecords } from '~/stores/records'
+
+/** Said where what a link leads to is not in this shop: which shop it is in, if any, and a way there. */
+const props = defineProps<{ id: string; kinds: readonly RecordKind[] }>()
+const records = useRecords()
+const elsewhere = ref<string | null>(null)
+const shopName = computed(() => records.shops.find((s) => s.id === elsewhere.value)?.shop.name)
+
+onMounted(async () => {
+  for (const kind of props.kinds) {
+    const answer = await ask<{ id: string; shop: string }[]>('GET', `/api/${kind}`)
+    if (answer.kind === 'ok') elsewhere.value ??= answer.value.find((r) => r.id === props.id)?.shop ?? null
+  }
+})
+</script>
+
+<template>
+  <div data-test="not-here">
+    <h1>This is not in {{ records.shop?.name }}</h1>
+    <p v-if="elsewhere && shopName">
+      It belongs to {{ shopName }}.
+      <button class="btn" @click="records.enter(elsewhere)">Go there</button>
+    </p>
+    <p v-else>It may have been deleted. <NuxtLink to="/holders">To the holders</NuxtLink></p>
+  </div>
+</template>

@@ -1,0 +1,21 @@
+import { expect, test } from './fixtures'
+import { mallet, shopFor } from './shop'
+
+test('a link to a holder of another shop says which, and leads there', async ({ page, service }) => {
+  const first = await shopFor(page, service, { tools: [mallet('a', 28, 70)], rail: {} })
+  await shopFor(page, service, { shop: { name: 'The cellar' } })
+  for (const [path, there] of [
+    [first.rail, page.getByTestId('stick')],
+    [`${first.rail}/bench`, page.getByTestId('bench-sheet')],
+    [first.rail.replace('/holders/', '/bench/'), page.getByText(/^0 of \d+ done/)],
+  ] as const) {
+    await page.goto(path)
+    const told = page.getByTestId('not-here')
+    await expect(told).toContainText('This is not in The cellar')
+    await expect(told).toContainText(/It belongs to Test shop \d+\./)
+    await told.getByRole('button', { name: 'Go there' }).click()
+    await expect(there).toBeVisible()
+  }
+  await page.goto('/holders/no-such-holder')
+  await expect(page.getByTestId('not-here')).toContainText('It may have been deleted.')
+})
