@@ -108,7 +108,7 @@ function uses(): Map<string, string> {
       const numbers = formulaWithNumbers(f, find, input.shop)
       found.set(
         f.origin.rule.id,
-        `${f.label} = ${formulaInWords(f, find)} = ${numbers} = **${writeFigure(f, input.shop)}**`,
+        `${f.label} = ${formulaInWords(f, find, input.shop)} = ${numbers} = **${writeFigure(f, input.shop)}**`,
       )
     }
   }

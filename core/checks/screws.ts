@@ -92,6 +92,14 @@ interface Carrying {
   glued: boolean
 }
 
+/** How far a back's face is from the wall, by its thickness and that of the strip behind it where it hangs on one. */
+function faceOf({ figures }: Board, [behind, face]: readonly [number, number], { trail }: Subject): string {
+  const strip = 'thickness:strip'
+  if (Math.abs(behind) < TOLERANCE) return `{${figures.thickness}}`
+  const hangs = trail.has(strip) && Math.abs(behind - trail.get(strip).value) < TOLERANCE
+  return hangs ? `({${strip}} + {${figures.thickness}})` : `[${face} mm]`
+}
+
 function carrying(subject: Subject, what: 'joint' | 'wall'): Carrying | null {
   const { model, input } = subject
   const base = model.boards.find((b) => b.role === 'back')
@@ -111,7 +119,7 @@ function carrying(subject: Subject, what: 'joint' | 'wall'): Carrying | null {
   const into = screws.map((f) => boardOf(model, f.into!))
   const levers = screws.map((f, i) => f.at.z - Math.max(boardBox(into[i]!).z[0], box.z[0]))
   const weakest = into.reduce((a, b) => (densityOf(input.shop, b.material) < densityOf(input.shop, a.material) ? b : a))
-  return { base, screws, levers, plane: { value: box.y[1], formula: ` − [${box.y[1]} mm]` }, density: densityOf(input.shop, weakest.material), glued: joints.every((j) => j.glued) } // prettier-ignore
+  return { base, screws, levers, plane: { value: box.y[1], formula: ` − ${faceOf(base, box.y, subject)}` }, density: densityOf(input.shop, weakest.material), glued: joints.every((j) => j.glued) } // prettier-ignore
 }
 
 function holds(subject: Subject, what: 'joint' | 'wall', loads: readonly Load[]): Verdict[] {
@@ -140,7 +148,7 @@ function holds(subject: Subject, what: 'joint' | 'wall', loads: readonly Load[])
   trail.given(gaugeId, `Screw of the ${label}, gauge`, gauge!, { kind: 'screw', id: weakest.item, key: 'gauge' }, { quantity: 'count', note: weakest.name }) // prettier-ignore
   const whole = yieldLoad(gauge!, gravityOf(c.density), side, bite)
   const thread = what === 'wall' ? thinThread(bite, diameter) : shortThread(bite, diameter)
-  const shear = trail.derive(`${key}Shear`, 'What it bears across', whole * thread * (endGrain ? END_GRAIN_SHEAR : 1), shearRule, `screwShear({${gaugeId}}, {${key}Density} / [1120 kg/m³], [${side} mm], {${key}Bite})${endGrain ? ` × ${END_GRAIN_SHEAR}` : ''} × ${thread === 0 ? '0' : `min(1, {${key}Bite} / {${key}Diameter} / 10)`}`, { quantity: 'force', print: 'down' }) // prettier-ignore
+  const shear = trail.derive(`${key}Shear`, 'What it bears across', whole * thread * (endGrain ? END_GRAIN_SHEAR : 1), shearRule, `screwShear({${gaugeId}}, {${key}Density} / [1120 kg/m³], ${Math.abs(side - trail.get(c.base.figures.thickness).value) < TOLERANCE ? `{${c.base.figures.thickness}}` : `[${side} mm]`}, {${key}Bite})${endGrain ? ` × ${END_GRAIN_SHEAR}` : ''} × ${thread === 0 ? '0' : `min(1, {${key}Bite} / {${key}Diameter} / 10)`}`, { quantity: 'force', print: 'down' }) // prettier-ignore
 
   const helped = c.glued && !endGrain
   const limit = helped

@@ -84,8 +84,11 @@ describe('a formula with its numbers', () => {
       '141.6 − 254 × 0.8333333',
     ))
 
-  it('names things as they are named, in words', () =>
-    expect(formulaInWords(figure(1, 'length', '{long} + {mass} × [9.80665 N/kg]'), find)).toBe(
-      'length of Rail A + weight × 9.80665 N/kg',
-    ))
+  it('names things as they are named, in words', () => {
+    const sum = figure(1, 'length', '{long} − [19.05 mm] + {mass} × [9.80665 N/kg]')
+    expect([mm, inch].map((format) => formulaInWords(sum, find, format))).toEqual([
+      'length of Rail A − 19.05 mm + weight × 9.80665 N/kg',
+      'length of Rail A − 0.75" + weight × 9.80665 N/kg',
+    ])
+  })
 })

@@ -34,11 +34,11 @@ export const writeFigure = (figure: Figure, format: LengthFormat): string =>
 type Find = (id: string) => Figure
 
 /** A figure's formula in words: `web × bore 1 + 2 mm`. @param find gives a figure by its id */
-export const formulaInWords = (figure: Figure, find: Find): string =>
+export const formulaInWords = (figure: Figure, find: Find, format: LengthFormat): string =>
   fillIn(
     short(figure.formula),
     (id) => find(id).label.replace(/^\p{Lu}(?=\p{Ll})/u, (first) => first.toLowerCase()),
-    (value, unit) => `${shortened(value)} ${unit}`,
+    (value, unit) => (unit in SIZES ? writeInside(value, SIZES[unit]!, format, false) : `${shortened(value)} ${unit}`),
   )
 
 /** Fixed figures that go with lengths, by their unit. */

@@ -19,7 +19,7 @@ const printed = (f: Figure) =>
     ? formatExact(f.value, format.value)
     : writeFigure(f, format.value)
 const rule = computed(() => (props.figure.origin.kind === 'derived' ? props.figure.origin.rule : null))
-const words = computed(() => formulaInWords(props.figure, (id) => find.value(id)))
+const words = computed(() => formulaInWords(props.figure, (id) => find.value(id), format.value))
 const numbers = computed(() => formulaWithNumbers(props.figure, (id) => find.value(id), format.value))
 const inputs = computed(() => props.figure.from.map((id) => find.value(id)))
 const usedBy = computed(() => props.worked.working.filter((f) => f.from.includes(props.figure.id)).slice(0, 6))
