@@ -223,6 +223,14 @@ describe('what is behind the lining', () => {
     for (let i = 1; i < row.length; i++) expect(row[i]! - row[i - 1]!).toBeLessThanOrEqual(300)
     const [plug] = hardwareOf([model!], shop).filter((h) => h.kind === 'screw')
     expect(plug!.name).toBe('Plug 8 with screw 5 x 90')
+    const inches = usualShop('Shop', 'in')
+    const [ofInches] = wallDesign(masonry, inches).model!.fasteners
+    expect(ofInches).toMatchObject({
+      name: 'Plug 5/16 with screw #10 x 3 1/4',
+      gauge: null,
+      pilot: 7.9375,
+      length: 82.55,
+    })
     expect(titles(masonry)).toContain('Draw a level line')
     expect(hangsBy(wall({ holds: 'studs', behind: 'masonry' }))).toBe('anywhere')
   })

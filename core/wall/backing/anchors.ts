@@ -1,4 +1,6 @@
+import { screwDiameter } from '../../fit/screw'
 import type { Shop } from '../../shop/shop'
+import { formatLength } from '../../units/format-length'
 import type { Wall } from '../wall'
 
 /** What is put into a wall that a wood screw doesn't hold in. mm */
@@ -13,22 +15,38 @@ export interface Anchor {
   hole: number | null
 }
 
-/** Usual ones, as their makers name them; what they hold stands on the packet. */
-const PLUG = { diameter: 8, screw: 5, deep: 50 }
-const METAL = { diameter: 4.2, through: 20 }
+/** Usual ones as they are sold where a unit is used, mm; how they are named; what they hold stands on the packet. */
+const USUAL = {
+  mm: {
+    plug: { hole: 8, screw: 5, deep: 50, named: (length: number): string => `Plug 8 with screw 5 x ${length}` },
+    metal: { screw: 4.2, through: 20, named: (length: number): string => `Self-drilling screw 4.2 x ${length}` },
+    /** lengths go up by so much */
+    step: 10,
+  },
+  in: {
+    plug: { hole: (5 / 16) * 25.4, screw: screwDiameter(10), deep: 2 * 25.4, named: (length: number): string => `Plug 5/16 with screw #10 x ${inches(length)}` }, // prettier-ignore
+    metal: { screw: screwDiameter(8), through: 0.75 * 25.4, named: (length: number): string => `Self-drilling screw #8 x ${inches(length)}` }, // prettier-ignore
+    step: 25.4 / 4,
+  },
+}
 
-/** A length that is sold: up to the next 10 mm. */
-const sold = (mm: number): number => Math.ceil(mm / 10 - 1e-9) * 10
+const inches = (mm: number): string => formatLength(mm, { unit: 'in', gridMm: 1, gridIn: 8 }).replace('"', '')
 
-/** The usual fixing of a wall that is not of wood, through so much; null for wood studs. mm */
-export function anchorOf({ behind = 'wood' }: Pick<Wall, 'behind'>, side: number): Anchor | null {
+/** The usual fixing of a wall that is not of wood, through so much, of the shop's unit; null for wood studs. mm */
+export function anchorOf(
+  { behind = 'wood' }: Pick<Wall, 'behind'>,
+  side: number,
+  { unit }: Pick<Shop, 'unit'>,
+): Anchor | null {
   if (behind === 'wood') return null
+  const { plug, metal, step } = USUAL[unit]
+  const sold = (mm: number): number => Math.ceil(mm / step - 1e-9) * step
   if (behind === 'masonry') {
-    const length = sold(side + PLUG.deep)
-    return { item: 'plug', name: `Plug ${PLUG.diameter} with screw ${PLUG.screw} x ${length}`, diameter: PLUG.screw, length, gauge: null, bite: PLUG.deep, hole: PLUG.diameter } // prettier-ignore
+    const length = sold(side + plug.deep)
+    return { item: 'plug', name: plug.named(length), diameter: plug.screw, length, gauge: null, bite: plug.deep, hole: plug.hole } // prettier-ignore
   }
-  const length = sold(side + METAL.through)
-  return { item: 'metal stud screw', name: `Self-drilling screw ${METAL.diameter} x ${length}`, diameter: METAL.diameter, length, gauge: null, bite: METAL.through, hole: null } // prettier-ignore
+  const length = sold(side + metal.through)
+  return { item: 'metal stud screw', name: metal.named(length), diameter: metal.screw, length, gauge: null, bite: metal.through, hole: null } // prettier-ignore
 }
 
 /** What there is to say about such a wall, in the shop's words; null for wood studs. */

@@ -48,7 +48,7 @@ function wallScrew(
 ): Omit<Fastener, 'id' | 'at' | 'toward' | 'through'> | null {
   const { wallLining, studDepth, wallDensity } = shop.settings
   const side = thickness + wallLining
-  const anchor = anchorOf(wall, side)
+  const anchor = anchorOf(wall, side, shop)
   if (anchor) return { ...anchor, kind: 'screw', into: null, side, endGrain: false, pilot: anchor.hole, joint: null }
   const [screw] = screwsFor({ side, room: studDepth, edge: 15 }, shop)
   if (!screw) return null
