@@ -4,8 +4,16 @@ import { forceUnitFor, formatForce, parseForce } from '#core/units/force'
 import { useFormat } from '~/composables/useFormat'
 
 /** A pull typed freely, in N, kg, lb or oz, as a spring balance shows it. */
-const props = defineProps<{ modelValue: number; label: string; min: number; max: number }>()
-const emit = defineEmits<{ 'update:modelValue': [number] }>()
+const props = defineProps<{
+  modelValue: number | null
+  label: string
+  /** N */
+  min: number
+  max: number
+  optional?: boolean
+  placeholder?: string
+}>()
+const emit = defineEmits<{ 'update:modelValue': [number | null] }>()
 
 const { format } = useFormat()
 const unit = computed(() => forceUnitFor(format.value.unit))
@@ -16,13 +24,5 @@ const own = computed(() => ({
 </script>
 
 <template>
-  <NumberField
-    :key="unit"
-    :model-value="modelValue"
-    :label="label"
-    :min="min"
-    :max="max"
-    :own="own"
-    @update:model-value="emit('update:modelValue', $event)"
-  />
+  <NumberField :key="unit" v-bind="props" :own="own" @update:model-value="emit('update:modelValue', $event)" />
 </template>

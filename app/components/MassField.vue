@@ -7,12 +7,15 @@ import { useReading, type ReadingTarget } from '~/composables/useReading'
 /** A weight typed freely, in kg, g, lb or oz; empty when it has not been on the scale. */
 const props = defineProps<{
   modelValue: number | null
-  inputId: string
+  inputId?: string
   label?: string
   of?: ReadingTarget['of']
   /** kg */
   min?: number
   max?: number
+  /** may be left empty, which passes on null */
+  optional?: boolean
+  placeholder?: string
 }>()
 const emit = defineEmits<{ 'update:modelValue': [number | null]; focus: []; next: [] }>()
 
@@ -32,9 +35,16 @@ watch([() => props.modelValue, unit], ([value], [, before]) => {
 
 function read(input: string): void {
   text.value = input
-  const reading = input.trim() === '' ? null : parseMass(input, unit.value, props)
-  error.value = reading && !reading.ok ? reading.message : ''
-  const value = reading === null ? null : reading.ok ? reading.value : passedOn
+  const empty = input.trim() === ''
+  const reading = empty ? null : parseMass(input, unit.value, props)
+  error.value = reading
+    ? reading.ok
+      ? ''
+      : reading.message
+    : props.optional
+      ? ''
+      : 'Left empty: the weight before it still stands.'
+  const value = reading?.ok ? reading.value : empty && props.optional ? null : passedOn
   if (value === passedOn || input === written.value) return
   passedOn = value
   emit('update:modelValue', value)
@@ -67,7 +77,7 @@ function focused(): void {
       :value="text"
       :aria-label="label"
       :aria-invalid="error ? 'true' : 'false'"
-      placeholder="not weighed"
+      :placeholder="placeholder ?? 'not weighed'"
       autocomplete="off"
       @input="read(($event.target as HTMLInputElement).value)"
       @focus="focused"

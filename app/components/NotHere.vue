@@ -10,11 +10,13 @@ const records = useRecords()
 const elsewhere = ref<string | null>(null)
 const shopName = computed(() => records.shops.find((s) => s.id === elsewhere.value)?.shop.name)
 
+/** Looked for in the whole list: to ask for one that isn’t there would stand in the console as an error. */
+async function shopOf(kind: RecordKind): Promise<string | null> {
+  const answer = await ask<{ id: string; shop: string }[]>('GET', `/api/${kind}`)
+  return (answer.kind === 'ok' && answer.value.find((r) => r.id === props.id)?.shop) || null
+}
 onMounted(async () => {
-  for (const kind of props.kinds) {
-    const answer = await ask<{ id: string; shop: string }[]>('GET', `/api/${kind}`)
-    if (answer.kind === 'ok') elsewhere.value ??= answer.value.find((r) => r.id === props.id)?.shop ?? null
-  }
+  for (const kind of props.kinds) elsewhere.value ??= await shopOf(kind)
 })
 </script>
 

@@ -1,7 +1,7 @@
 import { materialOf } from '../shop/materials'
 import { boardBox } from '../model/standing'
 import { formatLength } from '../units/format-length'
-import { GRAVITY, WEIGHS } from '../units/gravity'
+import { GRAVITY, GRAVITY_TEXT } from '../units/gravity'
 import { armRule, strengthRule } from './rules'
 import { limitFrom, remedy, TOLERANCE, type Check } from './subject'
 
@@ -27,7 +27,7 @@ export const checkArms: Check = (subject) => {
     'Stress in an arm',
     (6 * moment) / (arm.thickness * arm.width ** 2),
     armRule,
-    `6 × {handling} × ${WEIGHS} × (${terms}) / ${arms.length} / ({${thickness}} × {${height}}²)`,
+    `6 × {handling} × ${GRAVITY_TEXT} × (${terms}) / ${arms.length} / ({${thickness}} × {${height}}²)`,
     { quantity: 'stress', print: 'up' },
   )
   const origin = { kind: 'stock', id: arm.stock, key: 'material' } as const

@@ -2,7 +2,7 @@ import { formOf } from '../forms/all-forms'
 import { intoEdge, openingKey, openingRows, seatedBoards, type Board, type Opening } from '../model/model'
 import { materialOf, type Material } from '../shop/materials'
 import { formatMass, massUnitFor } from '../units/mass'
-import { GRAVITY, WEIGHS } from '../units/gravity'
+import { GRAVITY, GRAVITY_TEXT } from '../units/gravity'
 import { acrossGrainRule, fingerRule } from './rules'
 import { limitFrom, remedy, TOLERANCE, type Check, type Subject } from './subject'
 import type { Remedy, Verdict } from './verdict'
@@ -94,7 +94,7 @@ function boardFingers(subject: Subject, board: Board): Verdict[] {
     `Stress in the finger ${worst.title}`,
     worst.stress,
     fingerRule,
-    `6 × {handling} × {${worst.heavier.figures.mass}} × ${WEIGHS} × ${reach} / ${onEdge(board) ? `({${board.figures.thickness}} × {${worst.widthFigure}}²)` : `({${worst.widthFigure}} × {${board.figures.thickness}}²)`}`,
+    `6 × {handling} × {${worst.heavier.figures.mass}} × ${GRAVITY_TEXT} × ${reach} / ${onEdge(board) ? `({${board.figures.thickness}} × {${worst.widthFigure}}²)` : `({${worst.widthFigure}} × {${board.figures.thickness}}²)`}`,
     { quantity: 'stress', note: worst.heavier.name },
   )
   const base = {

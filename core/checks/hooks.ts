@@ -1,6 +1,6 @@
 import { materialOf } from '../shop/materials'
 import { formatLength } from '../units/format-length'
-import { GRAVITY, WEIGHS } from '../units/gravity'
+import { GRAVITY, GRAVITY_TEXT } from '../units/gravity'
 import { hookRule, strengthRule } from './rules'
 import { limitFrom, remedy, TOLERANCE, type Check } from './subject'
 
@@ -31,7 +31,7 @@ export const checkHooks: Check = (subject) => {
     'Stress in a hook',
     worst.stress,
     hookRule,
-    `6 × {handling} × {${mass}} × ${WEIGHS} × ({web} + {${hollow}} / 2) / ({${board.figures.thickness}} × {${armHeight}}²)`,
+    `6 × {handling} × {${mass}} × ${GRAVITY_TEXT} × ({web} + {${hollow}} / 2) / ({${board.figures.thickness}} × {${armHeight}}²)`,
     { quantity: 'stress', print: 'up', note: seat.name },
   )
   const origin = { kind: 'stock', id: board.stock, key: 'material' } as const

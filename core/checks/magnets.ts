@@ -1,4 +1,4 @@
-import { GRAVITY, WEIGHS } from '../units/gravity'
+import { GRAVITY, GRAVITY_TEXT } from '../units/gravity'
 import { magnetRule } from './rules'
 import { formatExact } from '../units/format-length'
 import { answerTo, limitFrom, offer, remedy, TOLERANCE, type Check, type Subject } from './subject'
@@ -30,7 +30,7 @@ function holds(subject: Subject, seat: Seat): Verdict {
   const spare = limitFrom(subject, 'magnetSpare')
   const pulled = (discs ? trail.get(discs).value : 1) * trail.get(pull).value
   const held = (mu * (pulled + weight * Math.sin(angle))) / 2 / (weight * Math.cos(angle)) // prettier-ignore
-  const load = `{${mass}} × ${WEIGHS}`
+  const load = `{${mass}} × ${GRAVITY_TEXT}`
   const [pressing, sliding] = tilt === 0 ? ['', load] : [` + ${load} × sin({tilt})`, `${load} × cos({tilt})`]
   const figure = `magnetHeld:${seat.id}`
   trail.derive(figure, `Held ${seat.place}, times`, held, magnetRule, `{magnetFriction} × (${discs ? `{${discs}} × ` : ''}{${pull}}${pressing}) / 2 / (${sliding})`, { quantity: 'ratio', print: 'down' }) // prettier-ignore

@@ -1,7 +1,7 @@
 import { materialOf } from '../shop/materials'
 import { formatLength } from '../units/format-length'
 import { pinStress } from './beam'
-import { GRAVITY, WEIGHS } from '../units/gravity'
+import { GRAVITY, GRAVITY_TEXT } from '../units/gravity'
 import { thickerRods, thinnerRods, unknownRod } from './rod-stock'
 import { pinDepthRule, pinRule, strengthRule } from './rules'
 import { limitFrom, offer, remedy, TOLERANCE, type Check, type Subject } from './subject'
@@ -31,7 +31,7 @@ function pins(subject: Subject): Verdict[] {
     'Stress in a pin',
     worst.stress,
     pinRule,
-    `32 × {handling} × {${seat.figures.mass}} × ${WEIGHS} / ${worst.share} × {${rod.figures.arm}} / (π × {${rod.figures.diameter}}³)`,
+    `32 × {handling} × {${seat.figures.mass}} × ${GRAVITY_TEXT} / ${worst.share} × {${rod.figures.arm}} / (π × {${rod.figures.diameter}}³)`,
     { quantity: 'stress', print: 'up', note: seat.name },
   )
   const limit = trail.derive('pinLimit', 'What a pin bears', material.strength / limitFrom(subject, 'strengthPart'), strengthRule, '{rodStrength} / {strengthPart}', { quantity: 'stress' }) // prettier-ignore

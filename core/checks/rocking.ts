@@ -4,7 +4,7 @@ import { formatLength } from '../units/format-length'
 import { handOn, loadCases, loadsOf, outOf } from './loads'
 import type { SettingKey } from '../shop/settings'
 import { forceUnitFor, formatForce } from '../units/force'
-import { GRAVITY, WEIGHS } from '../units/gravity'
+import { GRAVITY, GRAVITY_TEXT } from '../units/gravity'
 import { heldRule, outRule, staysRule } from './rules'
 import { answerTo, limitFrom, offer, remedy, TOLERANCE, type Check, type Subject } from './subject'
 import type { Remedy, Verdict } from './verdict'
@@ -115,7 +115,7 @@ function ridesUp(subject: Subject): Verdict[] {
   if (kept) return [{ ...base, level: 'pass', says: `The ${kept} below the wall strip keeps it from riding up.`, candidates: [] }] // prettier-ignore
   loadsOf(subject)
   const limit = limitFrom(subject, drag)
-  const value = trail.derive('staysDown', 'Weight that stays', trail.get('woodMass').value * GRAVITY, staysRule, `{woodMass} × ${WEIGHS}`, { quantity: 'force', print: 'down' }) // prettier-ignore
+  const value = trail.derive('staysDown', 'Weight that stays', trail.get('woodMass').value * GRAVITY, staysRule, `{woodMass} × ${GRAVITY_TEXT}`, { quantity: 'force', print: 'down' }) // prettier-ignore
   const level = value < limit - TOLERANCE ? 'watch' : 'pass'
   const unit = forceUnitFor(input.shop.unit)
   const found = `Its wood alone weighs ${formatForce(value, unit)}`

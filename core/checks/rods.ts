@@ -4,7 +4,7 @@ import { materialOf } from '../shop/materials'
 import { formatFine, formatLength } from '../units/format-length'
 import { formatMass, massUnitFor } from '../units/mass'
 import { evenSag, roundInertia } from './beam'
-import { GRAVITY, WEIGHS } from '../units/gravity'
+import { GRAVITY, GRAVITY_TEXT } from '../units/gravity'
 import { thickerRods, unknownRod } from './rod-stock'
 import { creepRule, sagLimitRule, sagRule } from './rules'
 import { creepOf } from './creep'
@@ -98,7 +98,7 @@ function railSag(subject: Subject): Verdict[] {
     'Sag of a rod at once',
     evenSag(load, span, material.stiffness, roundInertia(rod.diameter)),
     sagRule,
-    `5 × (${masses}) × ${WEIGHS} / ${rails.length} × ({${rod.figures.length}} − 2 × {thickness:end})³ / (384 × {stiffness} × [1000 MPa/GPa] × π × {${rod.figures.diameter}}⁴ / 64)`,
+    `5 × (${masses}) × ${GRAVITY_TEXT} / ${rails.length} × ({${rod.figures.length}} − 2 × {thickness:end})³ / (384 × {stiffness} × [1000 MPa/GPa] × π × {${rod.figures.diameter}}⁴ / 64)`,
     { print: 'up' },
   )
   const creep = creepOf(material)

@@ -2,7 +2,7 @@ import type { Board } from '../model/model'
 import { boardBox } from '../model/standing'
 import { materialOf } from '../shop/materials'
 import { formatFine } from '../units/format-length'
-import { GRAVITY, WEIGHS } from '../units/gravity'
+import { GRAVITY, GRAVITY_TEXT } from '../units/gravity'
 import { evenSag, flatInertia } from './beam'
 import { creepOf } from './creep'
 import { creepRule, sagLimitRule, spineRule, spineSagRule } from './rules'
@@ -41,7 +41,7 @@ export const checkSag: Check = (subject) => {
   const at = (b: Board): string => `{at:${b.id}}`
   const span = trail.derive('railSpan', 'Span between brackets', worst.length, spineRule, `${at(worst.to)} − ${at(worst.from)} − {${worst.from.figures.thickness}}`) // prettier-ignore
   const masses = worst.seats.map((s) => `{${s.figures.mass}}`).join(' + ')
-  const sag = trail.derive('railSag', 'Sag of the rail at once', sagOf(worst), spineSagRule, `5 × (${masses}) × ${WEIGHS} × {railSpan}³ / (384 × {railStiffness} × [1000 MPa/GPa] × {spine} × {${rail.figures.thickness}}³ / 12)`, { print: 'up' }) // prettier-ignore
+  const sag = trail.derive('railSag', 'Sag of the rail at once', sagOf(worst), spineSagRule, `5 × (${masses}) × ${GRAVITY_TEXT} × {railSpan}³ / (384 × {railStiffness} × [1000 MPa/GPa] × {spine} × {${rail.figures.thickness}}³ / 12)`, { print: 'up' }) // prettier-ignore
   const creep = creepOf(material)
   const [times, more] = [limitFrom(subject, creep), limitFrom(subject, 'creepMore')]
   const value = trail.derive('railSagLong', 'Sag of the rail in the long run', sag * (times + more), creepRule, `{railSag} × ({${creep}} + {creepMore})`, { print: 'up' }) // prettier-ignore

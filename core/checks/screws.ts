@@ -1,4 +1,12 @@
-import { gravityOf, withdrawal, END_GRAIN_SHEAR, shortThread, thinThread, yieldLoad } from '../fit/screw'
+import {
+  gravityOf,
+  withdrawal,
+  withdrawalText,
+  END_GRAIN_SHEAR,
+  shortThread,
+  thinThread,
+  yieldLoad,
+} from '../fit/screw'
 import { formOf } from '../forms/all-forms'
 import { boardOf, type Board, type Fastener, type Joint } from '../model/model'
 import { boardBox } from '../model/standing'
@@ -6,7 +14,7 @@ import { densityOf } from '../shop/materials'
 import { SETTINGS } from '../shop/settings'
 import { formatLength } from '../units/format-length'
 import { briefForce, forceUnitFor } from '../units/force'
-import { GRAVITY, WEIGHS } from '../units/gravity'
+import { GRAVITY, GRAVITY_TEXT } from '../units/gravity'
 import { handOn, loadsOf, type Load } from './loads'
 import { glueRule, pullRule, screwEdgeRule, shearLoadRule, shearRule, withdrawalRule } from './rules'
 import { limitFrom, offer, remedy, TOLERANCE, type Check, type Subject } from './subject'
@@ -139,11 +147,11 @@ function holds(subject: Subject, what: 'joint' | 'wall', loads: readonly Load[])
   trail.given(`${key}Density`, `Density of what it bites into`, c.density, what === 'wall' ? { kind: 'shop', key: 'wallDensity' } : { kind: 'stock', id: c.base.stock, key: 'material' }, { quantity: 'density' }) // prettier-ignore
 
   const moments = loads.map((l) => `${l.massText} × max(${l.outText}${c.plane.formula}, 0)`).join(' + ')
-  const pull = trail.derive(`${key}Pull`, `Pull on each screw of the ${label}`, moment / levers, pullRule, `${WEIGHS} × (${moments}) / [${levers} mm]`, { quantity: 'force', print: 'up' }) // prettier-ignore
+  const pull = trail.derive(`${key}Pull`, `Pull on each screw of the ${label}`, moment / levers, pullRule, `${GRAVITY_TEXT} × (${moments}) / [${levers} mm]`, { quantity: 'force', print: 'up' }) // prettier-ignore
   const capacity = endGrain ? 0 : withdrawal(gravityOf(c.density), gauges) * long
   const inEnd = endGrain ? '0 × ' : ''
-  trail.derive(`${key}Withdrawal`, `What it holds against being pulled out`, capacity, withdrawalRule, `${inEnd}2850 × ({${key}Density} / [1120 kg/m³])² × ({${key}Diameter} / [25.4 mm/in]) × [4.4482216152605 N/lb] / [25.4 mm/in] × {${key}Bite}`, { quantity: 'force', print: 'down', note: endGrain ? 'in end grain' : '' }) // prettier-ignore
-  const across = trail.derive(`${key}Load`, `Weight on each screw of the ${label}`, weight / n, shearLoadRule, `${WEIGHS} × (${loads.map((l) => l.massText).join(' + ')}) / ${n}`, { quantity: 'force', print: 'up' }) // prettier-ignore
+  trail.derive(`${key}Withdrawal`, `What it holds against being pulled out`, capacity, withdrawalRule, inEnd + withdrawalText(`${key}Density`, `({${key}Diameter} / [25.4 mm/in])`, `${key}Bite`), { quantity: 'force', print: 'down', note: endGrain ? 'in end grain' : '' }) // prettier-ignore
+  const across = trail.derive(`${key}Load`, `Weight on each screw of the ${label}`, weight / n, shearLoadRule, `${GRAVITY_TEXT} × (${loads.map((l) => l.massText).join(' + ')}) / ${n}`, { quantity: 'force', print: 'up' }) // prettier-ignore
   const gaugeId = `${key}Gauge`
   trail.given(gaugeId, `Screw of the ${label}, gauge`, gauge!, { kind: 'screw', id: weakest.item, key: 'gauge' }, { quantity: 'count', note: weakest.name }) // prettier-ignore
   const whole = yieldLoad(gauge!, gravityOf(c.density), side, bite)

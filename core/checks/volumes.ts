@@ -16,9 +16,8 @@ export interface WoodPart {
 export function woodVolumes({ boards, rods }: Pick<HolderModel, 'boards' | 'rods'>, trail: Trail): WoodPart[] {
   const figureOf = (id: string, name: string, volume: number, piece: string, whole: number): string => {
     const taken = whole - volume
-    const formula = taken > 0.5 ? `${piece} − [${taken} mm³]` : taken < -0.5 ? `[${volume} mm³]` : piece
-    const value = Math.abs(taken) > 0.5 ? volume : whole
-    trail.derive(`volume:${id}`, `Volume of ${name}`, value, volumeRule, formula, { quantity: 'volume' })
+    const formula = taken > 1e-7 * whole ? `${piece} − [${taken} mm³]` : piece
+    trail.derive(`volume:${id}`, `Volume of ${name}`, volume, volumeRule, formula, { quantity: 'volume' })
     return `volume:${id}`
   }
   return [

@@ -1,6 +1,7 @@
-/** Millimetres in an inch, newtons in a pound of force. */
+import { POUND_FORCE } from '../units/force'
+
+/** Millimetres in an inch. */
 const INCH = 25.4
-const POUND = 4.4482216152605
 
 /** Density in kg/m³ of wood of a specific gravity of 1, as the strength formulas take it. */
 const GRAVITY_DENSITY = 1120
@@ -48,7 +49,11 @@ export const pilotFor = (gauge: number, density: number): number =>
 
 /** How much a screw holds against being pulled out of side grain, N to a mm of thread. Source: NDS 12.2, 2850 G² D lb/in. */
 export const withdrawal = (gravity: number, diameter: number): number =>
-  (2850 * gravity ** 2 * (diameter / INCH) * POUND) / INCH
+  (2850 * gravity ** 2 * (diameter / INCH) * POUND_FORCE) / INCH
+
+/** The same for all of its thread as a formula. @param density, diameter, bite ids of figures; a diameter in inches as it stands */
+export const withdrawalText = (density: string, diameterInches: string, bite: string): string =>
+  `2850 × ({${density}} / [${GRAVITY_DENSITY} kg/m³])² × ${diameterInches} × [${POUND_FORCE} N/lb] / [${INCH} mm/in] × {${bite}}`
 
 /** Bending yield strength of a wood screw's steel by its diameter in inches, psi. Source: NDS 2018, table I1. */
 const steel = (d: number): number =>
@@ -80,7 +85,7 @@ export function yieldLoad(gauge: number, gravity: number, side: number, bite: nu
     (k3 * d * ls * fe) / (3 * kd),
     ((d * d) / kd) * Math.sqrt((fe * fy) / 3),
   ]
-  return Math.min(...modes) * POUND
+  return Math.min(...modes) * POUND_FORCE
 }
 
 /** Part of the yield load that a thread of so many diameters bears: all of it from ten on, none below six. */

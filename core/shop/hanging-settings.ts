@@ -1,8 +1,4 @@
-import type { SettingDeclaration } from './settings'
-
-type Group = SettingDeclaration['group']
-const length = (group: Group, label: string, value: number, [min, max]: [number, number], about: string): SettingDeclaration => ({ group, label, quantity: 'length', value, min, max, about }) // prettier-ignore
-const force = (group: Group, label: string, value: number, [min, max]: [number, number], about: string): SettingDeclaration => ({ group, label, quantity: 'force', value, min, max, about }) // prettier-ignore
+import { force, length, type SettingDeclaration } from './setting'
 
 /** What a holder is fixed to behind a lining, and what a hand needs when it takes a tool. */
 export const HANGING_SETTINGS = {

@@ -1,6 +1,5 @@
+import { POUND } from '../units/mass'
 import { SETTINGS, settingKeys, usualSettings, type SettingKey } from './settings'
-
-const POUND = 0.45359237
 
 /** What a shop of inches begins with instead of the usual mm: the nearest size that its rules have, in inches. */
 const INCHES: Partial<Record<SettingKey, number>> = {
@@ -60,8 +59,8 @@ const INCHES: Partial<Record<SettingKey, number>> = {
 
 const POUNDS: Partial<Record<SettingKey, number>> = { heavyFrom: 3.5, pull: 11, highLoad: 11 }
 
-/** What a new shop begins with, in sizes of the unit that it works in. */
-export function beginnersSettings(unit: 'mm' | 'in'): Record<SettingKey, number> {
+/** What a new shop begins with, in round sizes of the unit that it works in; mm, kg and as each setting says. */
+export function newShopSettings(unit: 'mm' | 'in'): Record<SettingKey, number> {
   const usual = usualSettings()
   if (unit === 'mm') return usual
   for (const key of settingKeys) {

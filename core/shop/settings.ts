@@ -1,33 +1,7 @@
 import { HANGING_SETTINGS } from './hanging-settings'
+import { LIMIT_SETTINGS } from './limit-settings'
 import { MAGNET_SETTINGS } from './magnet-settings'
-
-/** One number of the shop that figures are derived from. */
-export interface SettingDeclaration {
-  label: string
-  quantity: 'length' | 'mass' | 'force' | 'stress' | 'density' | 'ratio' | 'angle'
-  value: number
-  min: number
-  max: number
-  group: 'Fits' | 'How sure a figure is' | 'Spacing' | 'Limits' | 'Wall strips' | 'Magnets' | 'You'
-  /** what it is for, and where the usual value comes from */
-  about: string
-}
-
-const length = (
-  group: SettingDeclaration['group'],
-  label: string,
-  value: number,
-  [min, max]: [number, number],
-  about: string,
-): SettingDeclaration => ({ group, label, quantity: 'length', value, min, max, about })
-
-const ratio = (
-  group: SettingDeclaration['group'],
-  label: string,
-  value: number,
-  [min, max]: [number, number],
-  about: string,
-): SettingDeclaration => ({ group, label, quantity: 'ratio', value, min, max, about })
+import { angle, density, length, mass, ratio, type SettingDeclaration } from './setting'
 
 /**
  * Every number of a shop, with its usual value. The shop's page, its checks, the file format and the working all read
@@ -101,135 +75,7 @@ export const SETTINGS = {
   ),
   lipHeight: length('Spacing', 'Height of a lip', 20, [5, 200], 'In front of a shelf, so that nothing walks off it.'),
   dividerHeight: length('Spacing', 'Height of a divider', 40, [10, 300], 'Between tools that lie on a shelf.'),
-  bearing: length('Limits', 'Least bearing', 6, [0, 100], 'Wood under a head on each side of its slot.'),
-  bearingHeavy: length(
-    'Limits',
-    'Least bearing, heavy tool',
-    10,
-    [0, 100],
-    'The same for a tool over the weight below.',
-  ),
-  heavyFrom: {
-    group: 'Limits',
-    label: 'Heavy is over',
-    quantity: 'mass',
-    value: 1.5,
-    min: 0.1,
-    max: 100,
-    about: 'From here on a head wants more bearing.',
-  },
-  web: length('Limits', 'Least web', 12, [0, 200], 'Wood left between two openings.'),
-  webPerThickness: ratio(
-    'Limits',
-    'Least web, part of the thickness',
-    0.75,
-    [0, 5],
-    'A web is no thinner than this part of one layer’s thickness.',
-  ),
-  backWeb: ratio(
-    'Limits',
-    'Back web, part of the depth',
-    0.3,
-    [0.05, 0.9],
-    'Wood behind the slots, which carries the rail.',
-  ),
-  frontKeep: length(
-    'Limits',
-    'Neck behind the front edge',
-    12,
-    [0, 200],
-    'How far a neck stands back from the front edge, so that a knock doesn’t walk it out.',
-  ),
-  headClearance: length(
-    'Limits',
-    'Head clear of what is behind',
-    6,
-    [0, 200],
-    'Between the back of a head and the wall or the back board.',
-  ),
-  edge: length('Limits', 'Least wood to an edge', 6, [0, 100], 'From a bore to an edge that nothing pries against.'),
-  edgePerOpening: ratio(
-    'Limits',
-    'Wood to an edge, part of the bore',
-    0.3,
-    [0, 3],
-    'A larger bore wants more wood to the edge; the greater of the two counts.',
-  ),
-  floor: length('Limits', 'Least floor', 6, [1, 100], 'Wood left below a blind bore.'),
-  shoulderBearing: length(
-    'Limits',
-    'Least bearing of a shoulder',
-    2,
-    [0, 50],
-    'Wood under a handle or ferrule on each side of its bore, so that it can’t drop through.',
-  ),
-  blindTimes: ratio('Limits', 'Blind bore: times its width', 2, [0.5, 10], 'How deep a tool stands, by its bore.'),
-  blindShare: ratio(
-    'Limits',
-    'Blind bore: part of the tool',
-    0.3,
-    [0.05, 0.9],
-    'How deep a tool stands, by its whole length; the greater of the two counts.',
-  ),
-  handling: ratio('Limits', 'Handling', 2, [1, 10], 'How many times its weight a tool presses when it is put in.'),
-  acrossSoft: {
-    group: 'Limits',
-    label: 'Softwood across the grain',
-    quantity: 'stress',
-    value: 0.5,
-    min: 0.05,
-    max: 5,
-    about: 'Greatest bending stress of a finger of solid softwood; an estimate for dry, sound wood.',
-  },
-  acrossHard: {
-    group: 'Limits',
-    label: 'Hardwood across the grain',
-    quantity: 'stress',
-    value: 1,
-    min: 0.05,
-    max: 10,
-    about: 'Greatest bending stress of a finger of solid hardwood; an estimate for dry, sound wood.',
-  },
-  strengthPart: ratio(
-    'Limits',
-    'Bending strength, divided by',
-    4,
-    [1.5, 20],
-    'What of a material’s strength is counted on; for wood that is not tested.',
-  ),
-  faceShare: ratio(
-    'Limits',
-    'Ply across its face grain',
-    0.5,
-    [0.1, 1],
-    'Part of a ply’s or OSB’s strength that it has across the grain of its face.',
-  ),
-  sagPart: ratio(
-    'Limits',
-    'Sag: span divided by',
-    360,
-    [100, 2000],
-    'A rail or rod may sag by this part of its span in the long run; a strict eye asks for 600.',
-  ),
-  creepWood: ratio('Limits', 'Sag in the long run, wood and ply', 2, [1, 5], 'Times the sag at once.'),
-  creepOsb: ratio('Limits', 'Sag in the long run, OSB', 2.5, [1, 6], 'Times the sag at once.'),
-  creepFibre: ratio('Limits', 'Sag in the long run, MDF and chip', 3.3, [1, 8], 'Times the sag at once.'),
-  creepMore: ratio(
-    'Limits',
-    'More of it in a damp shop',
-    0,
-    [0, 3],
-    'Added to those times: 0.5 where nothing is heated.',
-  ),
-  pinDepth: ratio('Limits', 'Pin in the wood, times its diameter', 1.5, [0.5, 5], 'How deep a pin goes in at least.'),
-  looseTimes: ratio(
-    'Limits',
-    'Loose: times the allowance',
-    2,
-    [1, 10],
-    'A bore is loose when it exceeds the tool by this many allowances and the length below.',
-  ),
-  loosePlus: length('Limits', 'Loose: and', 2, [0, 20], 'Added to the allowances before a bore is called loose.'),
+  ...LIMIT_SETTINGS,
   stripThickness: length(
     'Wall strips',
     'Strip thickness',
@@ -244,24 +90,14 @@ export const SETTINGS = {
     [30, 600],
     'Strips come in pairs out of a wider strip, by one bevelled rip.',
   ),
-  stripBevel: {
-    group: 'Wall strips',
-    label: 'Bevel',
-    quantity: 'angle',
-    value: 45,
-    min: 10,
-    max: 60,
-    about: 'How far the saw is tilted from square; 30 to 45 is usual.',
-  },
-  pinSlant: {
-    group: 'Limits',
-    label: 'Pins lean up by',
-    quantity: 'angle',
-    value: 8,
-    min: 0,
-    max: 30,
-    about: 'So that nothing walks off a pin; 5 to 15 degrees is usual.',
-  },
+  stripBevel: angle('Wall strips', 'Bevel', 45, [10, 60], 'How far the saw is tilted from square; 30 to 45 is usual.'),
+  pinSlant: angle(
+    'Limits',
+    'Pins lean up by',
+    8,
+    [0, 30],
+    'So that nothing walks off a pin; 5 to 15 degrees is usual.',
+  ),
   footHeight: length(
     'Wall strips',
     'Height of a foot',
@@ -269,15 +105,13 @@ export const SETTINGS = {
     [10, 200],
     'Below a holder’s strip, as thick as the strip, so that it hangs upright.',
   ),
-  pull: {
-    group: 'Limits',
-    label: 'Hand’s pull, as weight',
-    quantity: 'mass',
-    value: 5,
-    min: 0,
-    max: 50,
-    about: 'What a hand may pull down at the front edge; 5 kg, or 11 lb, are about 50 N.',
-  },
+  pull: mass(
+    'Limits',
+    'Hand’s pull, as weight',
+    5,
+    [0, 50],
+    'What a hand may pull down at the front edge; 5 kg, or 11 lb, are about 50 N.',
+  ),
   rockingSpare: ratio(
     'Limits',
     'Spare against rocking',
@@ -328,15 +162,13 @@ export const SETTINGS = {
     'About the shoulder; nothing heavy above it.',
   ),
   reachTo: ratio('You', 'Reach ends at, times the height', 1.18, [0.6, 1.6], 'Above it one wants a step.'),
-  highLoad: {
-    group: 'You',
-    label: 'Heavy, as a whole holder, is over',
-    quantity: 'mass',
-    value: 5,
-    min: 0.5,
-    max: 100,
-    about: 'A holder that weighs more with its tools hangs no higher than the easy reach.',
-  },
+  highLoad: mass(
+    'You',
+    'Heavy, as a whole holder, is over',
+    5,
+    [0.5, 100],
+    'A holder that weighs more with its tools hangs no higher than the easy reach.',
+  ),
   outletKeep: length(
     'You',
     'Free round outlets and switches',
@@ -395,15 +227,7 @@ export const SETTINGS = {
     [6, 100],
     'Thickness of the panel, or how deep they may go into a stud. Lining such as drywall carries nothing.',
   ),
-  wallDensity: {
-    group: 'Wall strips',
-    label: 'Density of it',
-    quantity: 'density',
-    value: 500,
-    min: 200,
-    max: 1200,
-    about: 'Softwood ply about 500, studs 450 to 540.',
-  },
+  wallDensity: density('Wall strips', 'Density of it', 500, [200, 1200], 'Softwood ply about 500, studs 450 to 540.'),
   leastOffcut: length(
     'Limits',
     'Offcuts are kept from, length',

@@ -1,7 +1,7 @@
 import { describe, expect, it } from 'vitest'
 import { bitName, stampedUnit } from './bit-name'
 import { formatExact } from '../units/format-length'
-import { beginnersSettings } from './inch-settings'
+import { newShopSettings } from './inch-settings'
 import { SETTINGS, settingKeys, usualSettings } from './settings'
 import { usualShop } from './usual'
 
@@ -33,8 +33,8 @@ describe('the settings', () => {
     }
   })
   it('of a shop of inches begin as its rules have them, near what is usual in mm', () => {
-    const settings = beginnersSettings('in')
-    expect(beginnersSettings('mm')).toEqual(usualSettings())
+    const settings = newShopSettings('in')
+    expect(newShopSettings('mm')).toEqual(usualSettings())
     expect([settings.backHeight, settings.studSpacing, settings.heavyFrom].map((v) => Number(v.toFixed(4)))).toEqual([
       88.9, 406.4, 1.5876,
     ])

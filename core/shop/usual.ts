@@ -1,6 +1,6 @@
 import { filledRow, type ListKey, type Row } from './lists'
 import { usualMaterials } from './materials'
-import { beginnersSettings } from './inch-settings'
+import { newShopSettings } from './inch-settings'
 import { newBit, type Bit, type BitKind, type Shop } from './shop'
 
 export const OUTFITS = ['hand', 'small', 'full'] as const
@@ -242,7 +242,7 @@ export function usualShop(name = 'My shop', unit: Shop['unit'] = 'mm', outfit: O
     unit,
     gridMm: 0.5,
     gridIn: 16,
-    settings: beginnersSettings(unit),
+    settings: newShopSettings(unit),
     bits: bits(outfit, unit),
     cutters: cutters(outfit, mm),
     saws: saws(outfit, mm),

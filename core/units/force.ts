@@ -1,19 +1,23 @@
 import { GRAVITY } from './gravity'
+import { POUND } from './mass'
 import { plainFigures, readNumber } from './plain-text'
 import { bad, good, quoted, type Limits, type Reading } from './result'
 import { shortNumber } from './short-number'
 
 export type ForceUnit = 'N' | 'lb'
 
+/** What a pound weighs, N. */
+export const POUND_FORCE = POUND * GRAVITY
+
 /** Newtons in each unit of force that may be typed: a kilogram or a pound is what weighs so much. */
 const IN_NEWTONS: Record<string, number> = {
   n: 1,
   kg: GRAVITY,
   kgf: GRAVITY,
-  lb: 0.45359237 * GRAVITY,
-  lbs: 0.45359237 * GRAVITY,
-  lbf: 0.45359237 * GRAVITY,
-  oz: (0.45359237 / 16) * GRAVITY,
+  lb: POUND_FORCE,
+  lbs: POUND_FORCE,
+  lbf: POUND_FORCE,
+  oz: POUND_FORCE / 16,
 }
 
 /** The unit of force that goes with a unit of length. */
@@ -39,11 +43,11 @@ export function parseForce(text: string, unit: ForceUnit, { min = 0, max = Infin
 
 /** Writes a force, N, for reading: newtons, or the pounds that pull as much. */
 export const formatForce = (value: number, unit: ForceUnit): string =>
-  unit === 'lb' ? `${shortNumber(value / IN_NEWTONS.lb!)} lb` : `${shortNumber(value)} N`
+  unit === 'lb' ? `${shortNumber(value / POUND_FORCE)} lb` : `${shortNumber(value)} N`
 
 /** Writes a force, N, for a sentence: whole newtons, or pounds, to a tenth below ten. */
 export function briefForce(value: number, unit: ForceUnit): string {
   if (unit === 'N') return `${value.toFixed(0)} N`
-  const pounds = value / IN_NEWTONS.lb!
+  const pounds = value / POUND_FORCE
   return `${Number(pounds.toFixed(pounds < 10 ? 1 : 0))} lb`
 }

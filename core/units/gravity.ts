@@ -2,4 +2,4 @@
 export const GRAVITY = 9.80665
 
 /** The same as it stands in a formula. */
-export const WEIGHS = `[${GRAVITY} N/kg]`
+export const GRAVITY_TEXT = `[${GRAVITY} N/kg]`

@@ -3,13 +3,16 @@ import { bad, good, quoted, type Limits, type Reading } from './result'
 
 export type MassUnit = 'kg' | 'lb'
 
-/** Kilograms in each unit of mass that may be typed. 1 lb = 0.45359237 kg exactly (1959 agreement). */
+/** A pound, kg. @source international yard and pound agreement (1959), exact */
+export const POUND = 0.45359237
+
+/** Kilograms in each unit of mass that may be typed. */
 const IN_KG: Record<string, number> = {
   kg: 1,
   g: 0.001,
-  lb: 0.45359237,
-  lbs: 0.45359237,
-  oz: 0.45359237 / 16,
+  lb: POUND,
+  lbs: POUND,
+  oz: POUND / 16,
 }
 
 /** The heaviest thing that belongs on a shop wall's list, kg. */
@@ -36,7 +39,7 @@ export function parseMass(text: string, unit: MassUnit, { min, max = LARGEST_MAS
   const one = ONE_UNIT.exec(plain)
   const number = one ? readNumber(one[1]!) : null
   let value: number
-  if (pounds !== null && ounces !== null) value = pounds * IN_KG.lb! + ounces * IN_KG.oz!
+  if (pounds !== null && ounces !== null) value = pounds * POUND + (ounces * POUND) / 16
   // parted by a thousand rather than multiplied by a thousandth: 820 g is 0.82 kg to the last digit
   else if (one && number !== null) value = one[2] === 'g' ? number / 1000 : number * IN_KG[one[2] ?? unit]!
   else return bad(`Can’t read ${quoted(text)} as a weight. Write it like ${examples}.`)
@@ -51,6 +54,6 @@ export function parseMass(text: string, unit: MassUnit, { min, max = LARGEST_MAS
 
 /** Writes a mass for reading: kilograms to 10 g (grams under 1 kg), or pounds to a hundredth. */
 export function formatMass(value: number, unit: MassUnit): string {
-  if (unit === 'lb') return `${Number((value / IN_KG.lb!).toFixed(2))} lb`
+  if (unit === 'lb') return `${Number((value / POUND).toFixed(2))} lb`
   return value < 1 ? `${Math.round(value * 1000)} g` : `${Number(value.toFixed(2))} kg`
 }

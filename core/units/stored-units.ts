@@ -11,3 +11,9 @@ export const STORED_IN = {
   ratio: '',
   count: '',
 } as const
+
+const ALIKE: readonly string[] = ['stress', 'stiffness', 'density'] satisfies (keyof typeof STORED_IN)[]
+
+/** A label with the unit of its quantity, where that is the same in every shop and so isn’t typed. */
+export const withUnit = (label: string, quantity: keyof typeof STORED_IN): string =>
+  ALIKE.includes(quantity) ? `${label}, ${STORED_IN[quantity]}` : label

@@ -1,6 +1,7 @@
 import fc from 'fast-check'
 import { listKeys, LISTS, type AnyRow, type Column } from '#core/shop/lists'
-import { SETTINGS, type SettingDeclaration } from '#core/shop/settings'
+import type { SettingDeclaration } from '#core/shop/setting'
+import { SETTINGS } from '#core/shop/settings'
 import { BIT_KINDS, newBit, type Shop } from '#core/shop/shop'
 import { OUTFITS, usualShop } from '#core/shop/usual'
 

@@ -13,6 +13,7 @@ const toFull = () => document.getElementById('tool-mass-battery')?.focus()
     <div>
       <label class="over" for="tool-mass">{{ battery ? 'Weight, battery out' : 'Weight' }}</label>
       <MassField
+        optional
         input-id="tool-mass"
         :label="battery ? 'Weight, battery out' : 'Weight'"
         :of="{ tool: tool.id, kind: tool.kind, field: 'mass' }"
@@ -25,6 +26,7 @@ const toFull = () => document.getElementById('tool-mass-battery')?.focus()
     <div v-if="battery">
       <label class="over" for="tool-mass-battery">Weight, battery in</label>
       <MassField
+        optional
         input-id="tool-mass-battery"
         label="Weight, battery in"
         :of="{ tool: tool.id, kind: tool.kind, field: 'massWithBattery' }"

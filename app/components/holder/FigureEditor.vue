@@ -2,9 +2,9 @@
 import { computed } from 'vue'
 import type { Choice } from '#core/forms/form'
 import { SETTINGS, type SettingKey } from '#core/shop/settings'
-import { STORED_IN } from '#core/units/stored-units'
+import { withUnit } from '#core/units/stored-units'
 import { writeFigure } from '#core/working/text'
-import type { Figure, Quantity } from '#core/working/figure'
+import type { Figure } from '#core/working/figure'
 import { limitsOf } from '~/composables/figureLimits'
 import { useFormat } from '~/composables/useFormat'
 import { useHistory } from '~/stores/history'
@@ -13,8 +13,6 @@ import { useShopSettings } from '~/composables/useShopSettings'
 
 /** Changes a figure that stands by itself, where it comes from: a measurement, a setting, a bit, a board, a choice. */
 const props = defineProps<{ figure: Figure; choices: readonly Choice[] }>()
-/** What is typed without a unit. */
-const BARE: readonly Quantity[] = ['ratio', 'stress', 'density']
 const emit = defineEmits<{ choose: [key: string, value: number] }>()
 
 const records = useRecords()
@@ -25,23 +23,34 @@ const origin = computed(() => props.figure.origin)
 const setting = computed(() =>
   origin.value.kind === 'shop' && origin.value.key in SETTINGS ? SETTINGS[origin.value.key as SettingKey] : null,
 )
-/** What is not one figure of a tool, and stands on its card. */
-const onCard = computed(() => {
+/** Where a figure is changed that is not changed here: in words, and the page, where it is another. */
+const elsewhere = computed<{ says: string; to?: string } | null>(() => {
   const o = origin.value
-  if (o.kind === 'readings') return { tool: o.tool, from: 'readings' }
-  if (o.kind === 'shape') return { tool: o.tool, from: 'figures' }
-  return o.kind === 'measurement' && o.field === 'profile' ? { tool: o.tool, from: 'profile' } : null
+  const onCard = (tool: string, what: string) => ({ says: `from the ${what} on its card`, to: `/tools?tool=${tool}` })
+  const inShop = { says: 'set under the shop', to: '/shop' }
+  switch (o.kind) {
+    case 'readings':
+      return onCard(o.tool, 'readings')
+    case 'shape':
+      return onCard(o.tool, 'figures')
+    case 'measurement':
+      return o.field === 'profile' ? onCard(o.tool, 'profile') : null
+    case 'wall':
+      return { says: 'measured on the wall', to: '/wall' }
+    case 'screw':
+    case 'magnet':
+      return inShop
+    case 'shop':
+      return setting.value ? null : inShop
+    case 'stock':
+      return o.key === 'thickness' ? null : inShop
+    case 'choice':
+      // answers to questions are given where they are asked
+      return o.key === 'back' || props.figure.quantity !== 'length' ? { says: 'follows from the choice above' } : null
+    default:
+      return null
+  }
 })
-const fixed = computed(
-  () =>
-    (origin.value.kind === 'shop' && !setting.value) ||
-    origin.value.kind === 'screw' ||
-    origin.value.kind === 'magnet' ||
-    origin.value.kind === 'wall' ||
-    (origin.value.kind === 'stock' && origin.value.key !== 'thickness') ||
-    // answers to questions are given where they are asked
-    (origin.value.kind === 'choice' && (origin.value.key === 'back' || props.figure.quantity !== 'length')),
-)
 const limits = computed(() => {
   const o = origin.value
   const kind = o.kind === 'measurement' ? records.toolsById.get(o.tool)?.kind : undefined
@@ -67,16 +76,10 @@ function set(value: number | null) {
   else if (o.kind === 'saw') shop.row('saws', o.id, { kerf: value }, 'Kerf')
   else if (o.kind === 'stock') shop.row('stock', o.id, { thickness: value }, 'Thickness')
 }
-/** Said where it is the same in every shop, and so isn’t typed. */
-const unit = computed(() =>
-  BARE.includes(props.figure.quantity) && props.figure.quantity !== 'ratio'
-    ? `${STORED_IN[props.figure.quantity]}, `
-    : '',
-)
 const from = computed(() => {
   const o = origin.value
   if (o.kind === 'measurement') return 'measured'
-  if (o.kind === 'shop') return `${unit.value}the shop’s: every holder follows`
+  if (o.kind === 'shop') return withUnit('the shop’s: every holder follows', props.figure.quantity)
   if (o.kind === 'bit') return 'the hole it really makes'
   if (o.kind === 'saw') return 'what the blade really takes'
   if (o.kind === 'stock') return `${props.figure.note}, as it really is`
@@ -86,47 +89,20 @@ const from = computed(() => {
 
 <template>
   <div class="editor">
-    <LengthText v-if="onCard || fixed" class="value" :text="writeFigure(figure, format)" />
-    <NuxtLink v-if="onCard" :to="`/tools?tool=${onCard.tool}`" class="small"
-      >from the {{ onCard.from }} on its card</NuxtLink
-    >
-    <NuxtLink v-else-if="fixed" to="/shop" class="small">{{
-      origin.kind === 'choice' ? 'follows from the choice above' : 'set under the shop'
-    }}</NuxtLink>
+    <template v-if="elsewhere">
+      <LengthText class="value" :text="writeFigure(figure, format)" />
+      <NuxtLink v-if="elsewhere.to" :to="elsewhere.to" class="small">{{ elsewhere.says }}</NuxtLink>
+      <span v-else class="quiet small">{{ elsewhere.says }}</span>
+    </template>
     <template v-else>
-      <ForceField
-        v-if="figure.quantity === 'force' && setting"
+      <QuantityField
+        :quantity="figure.quantity"
         :model-value="figure.value"
         :label="figure.label"
-        :min="setting.min"
-        :max="setting.max"
-        @update:model-value="set"
-      />
-      <NumberField
-        v-else-if="setting && BARE.includes(figure.quantity)"
-        :model-value="figure.value"
-        :label="figure.label"
-        :min="setting.min"
-        :max="setting.max"
-        @update:model-value="set"
-      />
-      <AngleField
-        v-else-if="figure.quantity === 'angle' && setting"
-        :model-value="figure.value"
-        :label="figure.label"
-        :min="setting.min"
-        :max="setting.max"
-        @update:model-value="set"
-      />
-      <MassField
-        v-else-if="figure.quantity === 'mass'"
-        :input-id="`edit-${figure.id}`"
-        :model-value="figure.value"
-        :label="figure.label"
+        :optional="origin.kind === 'measurement' && origin.field === 'mass'"
         v-bind="limits"
         @update:model-value="set"
       />
-      <LengthField v-else :model-value="figure.value" :label="figure.label" v-bind="limits" @update:model-value="set" />
       <span class="quiet small">{{ from }}</span>
     </template>
   </div>

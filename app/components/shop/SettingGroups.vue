@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { SETTINGS, settingKeys, type SettingKey } from '#core/shop/settings'
 import type { Shop } from '#core/shop/shop'
-import { STORED_IN } from '#core/units/stored-units'
+import { withUnit } from '#core/units/stored-units'
 import { useShopSettings } from '~/composables/useShopSettings'
 
 /** Every number of the shop that figures are derived from, in its groups. */
@@ -12,11 +12,7 @@ const groups = [...new Set(settingKeys.map((k) => SETTINGS[k].group))].map((name
   name,
   keys: settingKeys.filter((k) => SETTINGS[k].group === name),
 }))
-/** With its unit where that is the same in every shop, and so isn’t typed. */
-const labelOf = (key: SettingKey) => {
-  const { label, quantity } = SETTINGS[key]
-  return quantity === 'stress' || quantity === 'density' ? `${label}, ${STORED_IN[quantity]}` : label
-}
+const labelOf = (key: SettingKey) => withUnit(SETTINGS[key].label, SETTINGS[key].quantity)
 const settingValue = (key: SettingKey) => props.shop.settings[key]
 </script>
 
@@ -27,46 +23,13 @@ const settingValue = (key: SettingKey) => props.shop.settings[key]
       <div class="settings">
         <div v-for="key in group.keys" :key="key" class="setting">
           <span>{{ labelOf(key) }}</span>
-          <LengthField
-            v-if="SETTINGS[key].quantity === 'length'"
-            :model-value="settingValue(key)"
-            :label="SETTINGS[key].label"
-            :min="SETTINGS[key].min"
-            :max="SETTINGS[key].max"
-            @update:model-value="$event !== null && change.setting(key, $event, SETTINGS[key].label)"
-          />
-          <MassField
-            v-else-if="SETTINGS[key].quantity === 'mass'"
-            :input-id="`set-${key}`"
-            :model-value="settingValue(key)"
-            :label="SETTINGS[key].label"
-            :min="SETTINGS[key].min"
-            :max="SETTINGS[key].max"
-            @update:model-value="$event !== null && change.setting(key, $event, SETTINGS[key].label)"
-          />
-          <AngleField
-            v-else-if="SETTINGS[key].quantity === 'angle'"
-            :model-value="settingValue(key)"
-            :label="SETTINGS[key].label"
-            :min="SETTINGS[key].min"
-            :max="SETTINGS[key].max"
-            @update:model-value="$event !== null && change.setting(key, $event, SETTINGS[key].label)"
-          />
-          <ForceField
-            v-else-if="SETTINGS[key].quantity === 'force'"
-            :model-value="settingValue(key)"
-            :label="SETTINGS[key].label"
-            :min="SETTINGS[key].min"
-            :max="SETTINGS[key].max"
-            @update:model-value="change.setting(key, $event, SETTINGS[key].label)"
-          />
-          <NumberField
-            v-else
+          <QuantityField
+            :quantity="SETTINGS[key].quantity"
             :model-value="settingValue(key)"
             :label="labelOf(key)"
             :min="SETTINGS[key].min"
             :max="SETTINGS[key].max"
-            @update:model-value="change.setting(key, $event, SETTINGS[key].label)"
+            @update:model-value="$event !== null && change.setting(key, $event, SETTINGS[key].label)"
           />
           <p class="quiet small">{{ SETTINGS[key].about }}</p>
         </div>

@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { computed, useId } from 'vue'
+import { computed } from 'vue'
 import type { Column } from '#core/shop/lists'
 import { useRecords } from '~/stores/records'
 
@@ -9,7 +9,6 @@ const props = defineProps<{ column: Column; modelValue: Value; label: string }>(
 const emit = defineEmits<{ 'update:modelValue': [Value] }>()
 
 const records = useRecords()
-const inputId = useId()
 const number = computed(() => props.modelValue as number | null)
 const materials = computed(() => {
   const names = records.shop!.materials.map((m) => m.name)
@@ -61,45 +60,9 @@ function pass(column: Column, value: number | null) {
     :aria-label="label"
     @change="emit('update:modelValue', ($event.target as HTMLInputElement).checked)"
   />
-  <LengthField
-    v-else-if="column.type === 'length'"
-    :model-value="number"
-    :label="label"
-    :min="column.min"
-    :max="column.max"
-    :optional="column.empty !== undefined"
-    :placeholder="column.empty"
-    @update:model-value="pass(column, $event)"
-  />
-  <AngleField
-    v-else-if="column.type === 'angle'"
-    :model-value="number"
-    :label="label"
-    :min="column.min"
-    :max="column.max"
-    :optional="column.empty !== undefined"
-    :placeholder="column.empty"
-    @update:model-value="pass(column, $event)"
-  />
-  <MassField
-    v-else-if="column.type === 'mass'"
-    :input-id="inputId"
-    :model-value="number"
-    :label="label"
-    :min="column.min"
-    :max="column.max"
-    @update:model-value="pass(column, $event)"
-  />
-  <ForceField
-    v-else-if="column.type === 'force'"
-    :model-value="number!"
-    :label="label"
-    :min="column.min"
-    :max="column.max"
-    @update:model-value="pass(column, $event)"
-  />
-  <NumberField
+  <QuantityField
     v-else
+    :quantity="column.type === 'number' ? 'ratio' : column.type"
     :model-value="number"
     :label="label"
     :min="column.min"

@@ -2,6 +2,7 @@ import type { Kind } from '../../footprint/kind'
 import { kindOf } from '../../footprint/kinds'
 import { surenessOf, type Tool } from '../../footprint/tool'
 import type { LengthUnit } from '../../units/length'
+import { POUND } from '../../units/mass'
 
 /** What stands in every list of tools, whatever their kinds, in this order. */
 export const COMMON = [
@@ -34,7 +35,6 @@ export const figure = (mm: number, unit: LengthUnit): string => String(unit === 
 /** The same way back, to a millionth of a mm: what parting an inch costs is taken away. */
 export const fromInches = (inches: number): number => Number((inches * 25.4).toFixed(6))
 
-const POUND = 0.45359237
 export const weight = (kg: number | null, unit: LengthUnit): string =>
   kg === null ? '' : String(unit === 'mm' ? kg : kg / POUND)
 export const fromPounds = (pounds: number): number => Number((pounds * POUND).toFixed(9))

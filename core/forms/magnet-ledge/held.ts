@@ -1,4 +1,4 @@
-import { GRAVITY, WEIGHS } from '../../units/gravity'
+import { GRAVITY, GRAVITY_TEXT } from '../../units/gravity'
 import type { Measured } from '../../footprint/kind'
 import type { Tool } from '../../footprint/tool'
 import type { SeatOrder } from '../../model/holder'
@@ -129,6 +129,6 @@ function wantedDiscs(input: PlanInput, trail: Trail, { id, place, mass, massId, 
   const weight = mass * GRAVITY
   const value = (2 * spare * weight * cosine(tilt)) / mu / pull - (weight * sine(tilt)) / pull
   const leaning = tilt === 0 ? '' : ' × cos({tilt})'
-  const pressing = tilt === 0 ? '' : ` − {${massId}} × ${WEIGHS} × sin({tilt}) / {${pullId}}`
-  return trail.derive(`discsWanted:${id}`, `Discs wanted under ${place}`, value, countRule, `2 × {magnetSpare} × {${massId}} × ${WEIGHS}${leaning} / {magnetFriction} / {${pullId}}${pressing}`, { quantity: 'ratio', print: 'up' }) // prettier-ignore
+  const pressing = tilt === 0 ? '' : ` − {${massId}} × ${GRAVITY_TEXT} × sin({tilt}) / {${pullId}}`
+  return trail.derive(`discsWanted:${id}`, `Discs wanted under ${place}`, value, countRule, `2 × {magnetSpare} × {${massId}} × ${GRAVITY_TEXT}${leaning} / {magnetFriction} / {${pullId}}${pressing}`, { quantity: 'ratio', print: 'up' }) // prettier-ignore
 }

@@ -2,12 +2,12 @@ import type { Design } from '../../choose/design'
 import { bevelPair } from '../../fit/bevel'
 import { withdrawalRule } from '../../checks/rules'
 import { pairRule } from '../../forms/hanging'
-import { gravityOf, screwDiameter, withdrawal } from '../../fit/screw'
+import { gravityOf, screwDiameter, withdrawal, withdrawalText } from '../../fit/screw'
 import type { Fastener } from '../../model/model'
 import { SETTINGS, type SettingKey } from '../../shop/settings'
 import type { Shop } from '../../shop/shop'
 import { rippingSaw } from '../../shop/usual-choice'
-import { GRAVITY, WEIGHS } from '../../units/gravity'
+import { GRAVITY, GRAVITY_TEXT } from '../../units/gravity'
 import type { Working } from '../../working/figure'
 import { Trail } from '../../working/trail'
 import { atBevelRule, atScrewRule, hungMassRule, screwPullRule, stripPullRule } from './rules'
@@ -46,16 +46,16 @@ export function stripPull(
   const reckoned = trail.has('loadOut') && trail.has('bevelArm') && trail.get('bevelArm').value > 0
   const [out, arm] = reckoned ? [trail.get('loadOut').value, trail.get('bevelArm').value] : [UNKNOWN, UNKNOWN]
   const weight = mass * GRAVITY
-  const p = trail.derive('wall:pull', 'Pull at the bevel', Math.max(weight * lean, (weight * out) / arm), stripPullRule, `{wall:mass} × ${WEIGHS} × max(tan({stripBevel}), ${reckoned ? '{loadOut} / {bevelArm}' : `[${UNKNOWN} mm] / [${UNKNOWN} mm]`})`, { quantity: 'force', print: 'up' }) // prettier-ignore
+  const p = trail.derive('wall:pull', 'Pull at the bevel', Math.max(weight * lean, (weight * out) / arm), stripPullRule, `{wall:mass} × ${GRAVITY_TEXT} × max(tan({stripBevel}), ${reckoned ? '{loadOut} / {bevelArm}' : `[${UNKNOWN} mm] / [${UNKNOWN} mm]`})`, { quantity: 'force', print: 'up' }) // prettier-ignore
   const high = trail.derive('wall:atBevel', 'Middle of the bevel over the strip’s lower edge', face - (t * lean) / 2, atBevelRule, '{wall:face} − {stripThickness} × tan({stripBevel}) / 2') // prettier-ignore
   const low = trail.derive('wall:atScrew', 'Screws over the strip’s lower edge', (face - t * lean) / 2, atScrewRule, '({wall:face} − {stripThickness} × tan({stripBevel})) / 2') // prettier-ignore
-  const pull = trail.derive(PULL, 'Pull on a screw of the strip', (p * high + (weight * t) / 2) / low / screws.length, screwPullRule, `({wall:pull} × {wall:atBevel} + {wall:mass} × ${WEIGHS} × {stripThickness} / 2) / {wall:atScrew} / ${screws.length}`, { quantity: 'force', print: 'up', note: screws.length === 1 ? 'one screw under the holder' : `${screws.length} screws under the holder` }) // prettier-ignore
+  const pull = trail.derive(PULL, 'Pull on a screw of the strip', (p * high + (weight * t) / 2) / low / screws.length, screwPullRule, `({wall:pull} × {wall:atBevel} + {wall:mass} × ${GRAVITY_TEXT} × {stripThickness} / 2) / {wall:atScrew} / ${screws.length}`, { quantity: 'force', print: 'up', note: screws.length === 1 ? 'one screw under the holder' : `${screws.length} screws under the holder` }) // prettier-ignore
   const [screw] = screws
   if (screw!.gauge === null) return { pull, holds: null, working: trail.all() }
   const density = set('wallDensity')
   const origin = { kind: 'screw', id: screw!.item, key: 'gauge' } as const
   const gauge = trail.given('wall:gauge', `Gauge of ${screw!.name}`, screw!.gauge, origin, { quantity: 'count' })
   const bite = trail.given('wall:bite', 'Thread in the stud', screw!.bite, { kind: 'screw', id: screw!.item, key: 'length' }) // prettier-ignore
-  const holds = trail.derive(HOLDS, 'What a screw holds against being pulled out', withdrawal(gravityOf(density), screwDiameter(gauge)) * bite, withdrawalRule, '2850 × ({wallDensity} / [1120 kg/m³])² × (0.06 + 0.013 × {wall:gauge}) × [4.4482216152605 N/lb] / [25.4 mm/in] × {wall:bite}', { quantity: 'force', print: 'down' }) // prettier-ignore
+  const holds = trail.derive(HOLDS, 'What a screw holds against being pulled out', withdrawal(gravityOf(density), screwDiameter(gauge)) * bite, withdrawalRule, withdrawalText('wallDensity', '(0.06 + 0.013 × {wall:gauge})', 'wall:bite'), { quantity: 'force', print: 'down' }) // prettier-ignore
   return { pull, holds, working: trail.all() }
 }
