@@ -273,6 +273,7 @@ test('room is left for a tool to come, and four like clamps take four places', a
   await expect(tray(page).getByRole('button', { name: 'Mallet a (to come)' })).toContainText('to come')
   await expect(page.getByLabel('How sure: Handle width')).toHaveValue('eye')
   await tray(page).getByRole('button', { name: 'Mallet a', exact: false }).first().click()
+  await expect(figure(page, 'Name')).toHaveValue('Mallet a')
   await figure(page, 'How many').fill('4')
   await expect(tray(page)).toContainText('Mallet a × 4')
   await page.getByLabel('Choose Mallet a', { exact: true }).check()
