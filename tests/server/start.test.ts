@@ -97,7 +97,8 @@ describe('npm start', { timeout: 60000 }, () => {
       await new Promise((resolve) => setTimeout(resolve, 300))
       status = (await api('GET', '/api/shops', undefined, {}, address)).status
     }
-    expect(running!.said()).toContain('the database is back')
+    // the application may be answered before the starter has seen it
+    await expect.poll(() => running!.said(), { timeout: 20_000 }).toContain('the database is back')
   })
 
   it('ends cleanly when it is asked to by a signal alone', async () => {
