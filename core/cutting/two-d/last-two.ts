@@ -1,5 +1,6 @@
 import type { Means } from '../means'
 import { below } from '../random'
+import { LastOne } from './last-one'
 import type { Layout } from './layout'
 import { together, without } from './rest'
 import { areaOfAll, stockWithin, type Problem } from './sheets'
@@ -29,6 +30,9 @@ const SHORT: Course = { heat: 0.09, steps: 1500, part: 500 }
  */
 const HOPEFUL = [0.025, 0.007]
 
+/** A sheet that may waste less than this part of its area is not tried by trees: where other ways fill one in a second they take fifteen. */
+const FOR_TREES = 0.06
+
 /** With so many full sheets, those that waste least, what they leave is tried. */
 const TRIES = 16
 
@@ -44,8 +48,10 @@ const MOST = 0.6
 const IN_BLOCKS = 3
 const MOST_IN_BLOCKS = 0.15
 
-/** How far full sheets are looked for. */
-const REACH = { blocks: 3000, rests: 6000, sheets: 1000 }
+/** How far full sheets are looked for; how many rows there are, and what each may waste, in times the share of its sheet. */
+const REACH = { blocks: 1000, rests: 3000, sheets: 1000 }
+const ROWS = 1000
+const IN_ROWS = 1.5
 
 /**
  * Fills the last two sheets. One is filled by blocks with little waste, so that most of what may be wasted is left for the
@@ -70,16 +76,28 @@ export function fillLastTwo(problem: Problem, limit: number, means: Means): Layo
 
 function oneThenTheOther(problem: Problem, limit: number, slack: number, means: Means): Layout | null {
   const snug = littleWaste(problem, slack, means)
+  const lastOne = new LastOne()
   let best: Layout | null = null
   for (const one of leastWaste(snug).slice(0, TRIES)) {
     if (means.over()) break
     const full = [fullSheet(snug.packing, one)]
     const parts = without(problem, full)
-    const other = cooled(parts.rest, limit - problem.sheets[one.sheet]!.cost, means, SHORT, HOPEFUL)
+    const other = theOther(parts.rest, limit - problem.sheets[one.sheet]!.cost, lastOne, means)
     if (other && (!best || other.left.length < best.left.length)) best = together(problem, full, parts, other)
     if (best?.left.length === 0) break
   }
   return best
+}
+
+/** Fills the sheet that is left: where it may waste enough by trees, which are quick; else by blocks and all ways. */
+function theOther(problem: Problem, limit: number, lastOne: LastOne, means: Means): Layout | null {
+  const kind = stockWithin(problem, limit)[0]!
+  const { area, cost } = problem.sheets[kind]!
+  const byTrees = area - areaOfAll(problem) > FOR_TREES * area
+  const plan = byTrees ? cooled(problem, limit, means, SHORT, HOPEFUL) : null
+  if (plan?.left.length === 0) return plan
+  const lying = lastOne.fill(problem, kind, means.over)
+  return lying ? { laid: [{ sheet: kind, lying }], left: [], cost } : plan
 }
 
 /** Full sheets with little waste, more being allowed by and by. */
@@ -87,7 +105,8 @@ function littleWaste(problem: Problem, slack: number, { random, over }: Means): 
   const largest = Math.max(...problem.sheets.map((s) => (s.count > 0 ? s.area : 0)))
   for (let most = slack * LITTLE * (0.7 + 0.6 * random()); ; most *= MORE) {
     const share = Math.min(MOST_IN_BLOCKS, (IN_BLOCKS * most) / largest)
-    const snug = new SnugSheets(problem, { share, most, evenly: true }, REACH)
+    const rows = { most: ROWS, share: (IN_ROWS * most) / largest }
+    const snug = new SnugSheets(problem, { share, most, evenly: true }, { ...REACH, rows })
     snug.find(over)
     if (snug.found.length >= TRIES || most * MORE > slack * MOST || over()) return snug
   }

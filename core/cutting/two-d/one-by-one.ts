@@ -18,7 +18,7 @@ const TOGETHER = 2
  * Of what sheets may waste on average a full one wastes this part at first, give or take a third; more, if too few are found, up
  * to so many times.
  */
-const LITTLE = 0.4
+const LITTLE = 0.25
 const MORE = 1.35
 const TOO_FEW = 20
 const TRIALS = 6
@@ -26,8 +26,12 @@ const TRIALS = 6
 /** One of so many of the best is taken. */
 const BEST = 20
 
-/** How far full sheets are looked for. */
+/** A block may waste so many times the share that its sheet does. */
+const IN_BLOCKS = 2
+
+/** How far full sheets are looked for, and how many rows there are. */
 const REACH = { blocks: 1000, rests: 3000, sheets: 2000 }
+const ROWS = 1000
 
 /** Some sheets that are full, and full sheets found for what they leave. */
 interface Stage {
@@ -88,7 +92,8 @@ export class OneByOne {
     const largest = Math.max(...rest.sheets.map((s) => (s.count > 0 ? s.area : 0)))
     let share = Math.max(slack * LITTLE, (this.shares.get(left) ?? 0) / MORE) * (0.7 + 0.6 * random())
     for (let trial = 1; ; trial++, share *= MORE) {
-      const snug = new SnugSheets(rest, { share, most: share * largest, evenly: true }, REACH)
+      const play = { share: IN_BLOCKS * share, most: share * largest, evenly: true }
+      const snug = new SnugSheets(rest, play, { ...REACH, rows: { most: ROWS, share } })
       snug.find(over)
       const found = snug.found.length
       if (found < TOO_FEW && (found === 0 || share <= slack) && trial < TRIALS && !over()) continue

@@ -13,8 +13,8 @@ export class PackedCounts {
   readonly words: number
   /** Words of shapes that there is one of. */
   private readonly single: number
-  private readonly word: number[] = []
-  private readonly shift: number[] = []
+  private readonly word: Int32Array
+  private readonly shift: Int32Array
   private readonly mask: readonly number[]
   private readonly spare: Int32Array
   private readonly over: Int32Array
@@ -22,7 +22,9 @@ export class PackedCounts {
   /** @param demand of each shape how many there are; shapes without any are never taken */
   constructor(private readonly demand: ArrayLike<number>) {
     this.mask = Array.from(demand, (most) => (1 << (32 - Math.clz32(most))) - 1)
-    const widths = Array.from(demand, (most) => (most === 1 ? 1 : 33 - Math.clz32(most)))
+    const widths = Array.from(demand, (most) => (most <= 1 ? 1 : 33 - Math.clz32(most)))
+    this.word = new Int32Array(widths.length)
+    this.shift = new Int32Array(widths.length)
     let [next, used] = [0, 0]
     const lay = (shape: number): void => {
       if (used + widths[shape]! > BITS) [next, used] = [next + 1, 0]
@@ -30,11 +32,11 @@ export class PackedCounts {
       this.shift[shape] = used
       used += widths[shape]!
     }
-    widths.forEach((width, shape) => width === 1 && lay(shape))
+    widths.forEach((width, shape) => width === 1 && demand[shape]! > 0 && lay(shape))
     this.single = used > 0 ? next + 1 : 0
     ;[next, used] = [this.single, 0]
     widths.forEach((width, shape) => width !== 1 && lay(shape))
-    this.words = next + 1
+    this.words = used > 0 ? next + 1 : next
     this.spare = new Int32Array(this.words)
     this.over = new Int32Array(this.words)
     widths.forEach((width, shape) => {

@@ -1,56 +1,10 @@
 import { SAME } from '../../instance'
 import { randomFrom } from '../../random'
-import { PackedCounts, type Packed } from '../packed-counts'
+import { PackedCounts } from '../packed-counts'
 import { demandOf, type Problem, type Shape } from '../sheets'
+import { axisOf, PRIME, type Join, type Oriented, type Side, type SnugBlock } from './block'
+import { spanningRows } from './spanning'
 import { EachInTurn, SmallestFirst, type Turns } from './turns'
-
-/**
- * Pieces that together make a rectangle with little waste or none. Along its axis it is a row: of each set of pieces only
- * one order is built, the elements of a row by falling number.
- */
-export interface SnugBlock {
-  /** In the order they were built; -1 while it waits for its turn. */
-  number: number
-  readonly l: number
-  readonly w: number
-  /** Area of its pieces, mm². */
-  readonly net: number
-  readonly turns: boolean
-  readonly holds: Packed
-  /** The sum of the names of what it holds, below `PRIME`. */
-  readonly name: number
-  /** The rank by area of its largest piece, from 0 up. */
-  readonly largest: number
-  /** What the sides that are joined in it differ by together, mm, and how many joins there are. */
-  readonly uneven: number
-  readonly joins: number
-  /** A shape, or what it is joined of. */
-  readonly made: number | Join
-}
-
-export interface Join {
-  readonly axis: 0 | 1
-  readonly parts: readonly [Oriented, Oriented]
-  /** The lowest number in the row. */
-  readonly last: number
-}
-
-export interface Oriented {
-  readonly block: SnugBlock
-  readonly turned: boolean
-}
-
-/** A block lying one of its two ways: how far it reaches along the axis it is joined on and across, mm. */
-export interface Side extends Oriented {
-  readonly along: number
-  readonly across: number
-  /** The same as of the block, once more: to be looked at one after the other quickly. */
-  readonly number: number
-  readonly net: number
-  readonly uneven: number
-  readonly joins: number
-  readonly holds: Packed
-}
 
 /** How much blocks may waste. */
 export interface Play {
@@ -64,8 +18,11 @@ export interface Play {
   readonly step?: number
 }
 
-/** Sums of names stay below this. */
-export const PRIME = 2 ** 50 - 27
+/** How many rows are built that reach from edge to edge of a sheet, at most, and what they may waste in parts of their area. */
+export interface Rows {
+  readonly most: number
+  readonly share: number
+}
 
 /** Sides that differ by more are never joined, mm. */
 const WIDEST_STEP = 25
@@ -75,10 +32,6 @@ const AT_ONCE = 0.8
 const FOR_EACH = 0.1
 
 const NONE: readonly Side[] = []
-
-/** The axis along which a block that lies turned or not is a row; -1 for a piece. */
-const axisOf = ({ block, turned }: Oriented): -1 | 0 | 1 =>
-  typeof block.made === 'number' ? -1 : turned ? ((1 - block.made.axis) as 0 | 1) : block.made.axis
 
 /** Blocks of about one size across an axis, in the order of their numbers. */
 interface Across {
@@ -146,10 +99,7 @@ export class SnugBlocks {
     while (this.all.length < this.atMost && ((this.all.length & 63) !== 0 || !over())) {
       const block = this.waiting.pop()
       if (!block) break
-      block.number = this.all.length
-      this.all.push(block)
-      this.keep({ block, turned: false })
-      if (block.turns) this.keep({ block, turned: true })
+      this.take(block)
       for (const axis of [0, 1] as const) {
         this.join({ block, turned: false }, axis, false)
         this.join({ block, turned: false }, axis, true)
@@ -158,6 +108,19 @@ export class SnugBlocks {
       }
     }
     this.upTo = this.waiting.least() - SAME
+  }
+
+  /** Builds rows of them that reach from edge to edge of a sheet: so many, evenly by their largest piece, the least wasteful first. */
+  addRows({ most, share }: Rows, over: () => boolean): void {
+    const waiting = new EachInTurn(this.problem.shapes.length)
+    spanningRows(this.all, this.problem, this.packing, share, over, (row) => {
+      if (this.isNew(row)) waiting.push(row)
+    })
+    for (let i = 0; i < most; i++) {
+      const row = waiting.pop()
+      if (!row) return
+      this.take(row)
+    }
   }
 
   /** A size as a whole number; the odd part keeps what is exact to half a unit from being rounded both ways. */
@@ -203,6 +166,13 @@ export class SnugBlocks {
   /** How much narrower a block may be than what it is laid beside, when an area may be wasted, mm. */
   narrower(spare: number): number {
     return this.exact ? 0 : Math.min(this.widest, spare / this.thinnest)
+  }
+
+  private take(block: SnugBlock): void {
+    block.number = this.all.length
+    this.all.push(block)
+    this.keep({ block, turned: false })
+    if (block.turns) this.keep({ block, turned: true })
   }
 
   private keep(oriented: Oriented): void {
@@ -272,10 +242,15 @@ export class SnugBlocks {
   }
 
   private offer(block: SnugBlock): void {
-    const name = this.known(block.name, block.l, block.w)
-    if (this.seen.has(name)) return
-    this.seen.add(name)
-    this.waiting.push(block)
+    if (this.isNew(block)) this.waiting.push(block)
+  }
+
+  /** Whether there is none of the same pieces and size. */
+  private isNew({ name, l, w }: SnugBlock): boolean {
+    const known = this.known(name, l, w)
+    if (this.seen.has(known)) return false
+    this.seen.add(known)
+    return true
   }
 
   private fitsSome(l: number, w: number, turns: boolean): boolean {

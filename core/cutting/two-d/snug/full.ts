@@ -1,7 +1,7 @@
 import type { Block } from '../blocks'
 import type { FullSheet } from '../build-up'
 import type { PackedCounts } from '../packed-counts'
-import type { SnugBlock } from './blocks'
+import type { SnugBlock } from './block'
 import type { SnugSheet } from './sheets'
 
 /** A sheet with little waste, the same as other full sheets are. */
@@ -16,7 +16,8 @@ export function fullSheet(packing: PackedCounts, { sheet, waste, holds, rest, la
   return { sheet, waste, built: { block: all.block, counts: packing.counts(holds), waste } }
 }
 
-function blockOf({ l, w, turns, made }: SnugBlock): Block {
+/** A block of which shapes are settled as one of the others. */
+export function blockOf({ l, w, turns, made }: SnugBlock): Block {
   const area = l * w
   if (typeof made === 'number') return { l, w, area, turns, made: { piece: made } }
   const [a, b] = made.parts

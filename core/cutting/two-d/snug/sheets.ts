@@ -2,7 +2,8 @@ import TinyQueue from 'tinyqueue'
 import { SAME } from '../../instance'
 import type { Packed } from '../packed-counts'
 import type { Problem } from '../sheets'
-import { PRIME, SnugBlocks, type Oriented, type Play, type Side } from './blocks'
+import { PRIME, type Oriented, type Side } from './block'
+import { SnugBlocks, type Play, type Rows } from './blocks'
 
 /** A piece of stock filled with little waste or none: what was taken away from it, and the block that fills what was left. */
 export interface SnugSheet {
@@ -22,6 +23,8 @@ export interface Reach {
   /** Rectangles that are left when something is taken away from a sheet. */
   readonly rests: number
   readonly sheets: number
+  /** Rows that are built beside the blocks. */
+  readonly rows?: Rows
 }
 
 /** What part of the waste allowed a sheet that is taken up is worth, when it is decided where to go on. */
@@ -82,6 +85,7 @@ export class SnugSheets {
   /** @returns whether these are all there are whose blocks keep to the play */
   find(over: () => boolean): boolean {
     this.blocks.build(over)
+    if (this.reach.rows) this.blocks.addRows(this.reach.rows, over)
     const ended = this.problem.sheets.map((s, sheet) => s.count === 0 || this.takeAway(sheet, over))
     const largest = Math.max(...this.problem.sheets.map((s) => s.area))
     return ended.every(Boolean) && this.blocks.upTo >= largest / 2

@@ -1,5 +1,5 @@
 import TinyQueue from 'tinyqueue'
-import type { SnugBlock } from './blocks'
+import type { SnugBlock } from './block'
 
 /** Blocks that wait to be built on, and whose turn it is. */
 export interface Turns {

@@ -1,0 +1,139 @@
+import { SAME } from '../instance'
+import type { Lying } from './blocks'
+import { areaOfAll, type Problem } from './sheets'
+import type { Rectangle } from './slicing/curves'
+
+/** The most pieces whose ways are all gone through: each one more takes three times as long. */
+export const FEW = 14
+
+/**
+ * A block may waste this part of what the rectangle may, and as much more as it takes of it; but as if the rectangle might waste
+ * no more than that part of its area, for otherwise there are too many.
+ */
+const AT_LEAST = 0.15
+const MOST_IN_BLOCKS = 0.08
+
+/** The most sizes that are kept, of all sets of pieces together. */
+const MOST_SIZES = 1 << 17
+
+/** Sets of pieces are the bits of a number. */
+const bits = (pieces: number): number => 1 << pieces
+
+/**
+ * Fills a rectangle with few pieces by going through all ways to cut it, but for those that waste much in a small part of it:
+ * for each set of the pieces all sizes are kept in which it makes a block, of which none holds another; two sets that have no
+ * piece in common are joined side by side along either axis.
+ */
+export class AllWays {
+  /** Area of each set, mm², its first size and how many it has. */
+  private readonly net = new Float64Array(bits(FEW))
+  private readonly first = new Int32Array(bits(FEW))
+  private readonly count = new Int32Array(bits(FEW))
+  /** Each size, and the two sizes it is made of: the second as it is when they lie along the length, else its complement. */
+  private readonly l = new Float64Array(MOST_SIZES)
+  private readonly w = new Float64Array(MOST_SIZES)
+  private readonly one = new Int32Array(MOST_SIZES)
+  private readonly other = new Int32Array(MOST_SIZES)
+  private top = 0
+
+  /**
+   * @param problem the pieces, `FEW` at most; its sheets don't matter
+   * @param rectangle what they are to fill, mm
+   * @returns where all pieces lie, mm from the lower left; null where no way was found or the time was up
+   */
+  fill(problem: Problem, rectangle: Rectangle, over: () => boolean): Lying[] | null {
+    const { pieces, shapes } = problem
+    const [length, width] = [rectangle.l + SAME / 2, rectangle.w + SAME / 2]
+    const area = length * width
+    const spare = area - areaOfAll(problem)
+    if (spare < 0 || pieces.length > FEW || pieces.length === 0) return null
+    const inBlocks = Math.min(spare, MOST_IN_BLOCKS * area)
+    const all = bits(pieces.length) - 1
+    this.top = 0
+    for (let set = 1; set <= all; set++) {
+      if ((set & 255) === 0 && over()) return null
+      const piece = 31 - Math.clz32(set)
+      const rest = set ^ bits(piece)
+      const shape = shapes[pieces[piece]!]!
+      this.net[set] = this.net[rest]! + shape.area
+      this.first[set] = this.top
+      this.count[set] = 0
+      const most = set === all ? area : this.net[set]! + inBlocks * Math.min(1, AT_LEAST + this.net[set]! / area)
+      if (rest === 0) {
+        if (shape.l <= length && shape.w <= width) this.keep(set, shape.l, shape.w, piece, 0)
+        if (shape.turns && shape.w <= length && shape.l <= width) this.keep(set, shape.w, shape.l, piece, 0)
+      } else this.join(set, most, length, width)
+    }
+    return this.count[all]! > 0 ? this.lying(problem, all, this.first[all]!, 0, 0) : null
+  }
+
+  /** Joins any two sets of which one is made. */
+  private join(set: number, most: number, length: number, width: number): void {
+    const { l, w, first, count } = this
+    const lowest = set & -set
+    const rest = set ^ lowest
+    for (let more = (rest - 1) & rest; ; more = (more - 1) & rest) {
+      const a = more | lowest
+      const b = set ^ a
+      if (count[a]! > 0 && count[b]! > 0) {
+        const [endA, endB] = [first[a]! + count[a]!, first[b]! + count[b]!]
+        for (let i = first[a]!; i < endA; i++)
+          for (let j = first[b]!; j < endB; j++) {
+            const long = l[i]! + l[j]!
+            const wide = w[i]! + w[j]!
+            const longest = l[i]! > l[j]! ? l[i]! : l[j]!
+            const widest = w[i]! > w[j]! ? w[i]! : w[j]!
+            if (long * widest <= most && long <= length && widest <= width) this.keep(set, long, widest, i, j)
+            if (longest * wide <= most && longest <= length && wide <= width) this.keep(set, longest, wide, i, ~j)
+          }
+      }
+      if (more === 0) return
+    }
+  }
+
+  /** Keeps a size of the set that is being made, and none that holds it; sizes stand in order of their length. */
+  private keep(set: number, length: number, width: number, one: number, other: number): void {
+    const { l, w } = this
+    const from = this.first[set]!
+    let at = from
+    while (at < this.top && l[at]! < length) at++
+    // what is no longer is narrower the longer it is
+    if (at > from && w[at - 1]! <= width) return
+    if (at < this.top && l[at] === length && w[at]! <= width) return
+    let end = at
+    while (end < this.top && w[end]! >= width) end++
+    if (end === at && this.top === MOST_SIZES) return
+    this.move(end, at + 1)
+    l[at] = length
+    w[at] = width
+    this.one[at] = one
+    this.other[at] = other
+    this.count[set] = this.top - from
+  }
+
+  /** Moves the sizes from a place on to another. */
+  private move(from: number, to: number): void {
+    if (from !== to) for (const list of [this.l, this.w, this.one, this.other]) list.copyWithin(to, from, this.top)
+    this.top += to - from
+  }
+
+  private lying(problem: Problem, set: number, size: number, x: number, y: number): Lying[] {
+    const one = this.one[size]!
+    const other = this.other[size]!
+    if ((set & (set - 1)) === 0) {
+      const shape = problem.shapes[problem.pieces[one]!]!
+      return [{ piece: one, x, y, turned: shape.l !== this.l[size] || shape.w !== this.w[size] }]
+    }
+    const second = other < 0 ? ~other : other
+    const setOfOne = this.setOf(one, set)
+    const [atX, atY] = other < 0 ? [x, y + this.w[one]!] : [x + this.l[one]!, y]
+    return [...this.lying(problem, setOfOne, one, x, y), ...this.lying(problem, set ^ setOfOne, second, atX, atY)]
+  }
+
+  /** The set that a size belongs to, part of another. */
+  private setOf(size: number, within: number): number {
+    for (let set = (within - 1) & within; set > 0; set = (set - 1) & within)
+      if (this.first[set]! <= size && size < this.first[set]! + this.count[set]!) return set
+    throw new Error('A size belongs to no set')
+  }
+}
