@@ -1,13 +1,18 @@
 import { describe, expect, it } from 'vitest'
 import { AllWays, FEW } from '#core/cutting/two-d/all-ways'
 import { piecesIn, type Lying } from '#core/cutting/two-d/blocks'
+import { readInstance } from '#core/cutting/read-instance'
 import { LastOne } from '#core/cutting/two-d/last-one'
+import type { Layout } from '#core/cutting/two-d/layout'
+import { pose } from '#core/cutting/two-d/problem'
 import { demandOf, sameTogether, type Problem, type Shape, type Sheet } from '#core/cutting/two-d/sheets'
 import type { SnugBlock } from '#core/cutting/two-d/snug/block'
 import { SnugBlocks } from '#core/cutting/two-d/snug/blocks'
 import { blockOf } from '#core/cutting/two-d/snug/full'
 import { SnugSheets } from '#core/cutting/two-d/snug/sheets'
-import { faultsOf, problemOf, SHEET, shapeOf, sheetOf, shrunk, slackOf } from './cut-problems'
+import { layOut } from '#core/cutting/two-d/solve'
+import { panelsShrunkFreely } from './cut-instances'
+import { faultsOf, meansOf, problemOf, SHEET, shapeOf, sheetOf, shrunk, slackOf } from './cut-problems'
 
 const never = (): boolean => false
 
@@ -153,30 +158,43 @@ describe('the last sheet', () => {
       const problem = problemOf(seed, 1, pieces, 24, true)
       const share = slackOf(problem, 1) / SHEET.area
       expect(share, `seed ${seed}`).toBeLessThan(0.062)
-      const lying = lastOne.fill(problem, 0, never)
-      expect(lying, `seed ${seed}`).not.toBeNull()
-      expect(wrong(problem, lying), `seed ${seed}`).toEqual([])
+      const plan = lastOne.fill(problem, 0, meansOf(seed))
+      expect(plan, `seed ${seed}`).not.toBeNull()
+      expect(plan!.left).toEqual([])
+      expect(faultsOf(problem, plan!), `seed ${seed}`).toEqual([])
     }
   })
 
   it('is not looked through where too little may be wasted, nor begun where there is too much', () => {
     const lastOne = new LastOne()
-    let asked = 0
-    const over = (): boolean => asked++ > 1e9
-    expect(lastOne.fill(problemOf(1, 1, 20, 2, true), 0, over)).toBeNull()
-    expect(lastOne.fill(problemOf(1, 2, 12, 2, true), 0, over)).toBeNull()
-    expect(asked).toBe(0)
+    const [means, same] = [meansOf(1), meansOf(1)]
+    expect(lastOne.fill(problemOf(1, 1, 20, 2, true), 0, means)).toBeNull()
+    expect(lastOne.fill(problemOf(1, 2, 12, 2, true), 0, means)).toBeNull()
+    expect(means.random()).toBe(same.random())
   })
 
   it('ends when the time is up', () => {
     const problem = problemOf(SHRUNK[0][0], 1, SHRUNK[0][1], 24, true)
     let asked = 0
-    expect(new LastOne().fill(problem, 0, () => ++asked > 3)).toBeNull()
+    const means = { ...meansOf(1), over: () => ++asked > 3 }
+    expect(new LastOne().fill(problem, 0, means)).toBeNull()
     expect(asked).toBeLessThan(10)
   })
 
   it('with few pieces is filled in any of all ways', () => {
     const problem = problemOf(5, 1, 9, 10, true)
-    expect(wrong(problem, new LastOne().fill(problem, 0, never))).toEqual([])
+    expect(faultsOf(problem, new LastOne().fill(problem, 0, meansOf(1))!)).toEqual([])
+  })
+
+  it('is the only one at times, and then found by the whole search', { timeout: 60_000 }, () => {
+    const { instance, best } = panelsShrunkFreely(1028)
+    const read = readInstance(JSON.stringify(instance))
+    if (!read.ok) throw new Error(instance.id)
+    const { problem } = pose(read.instance)
+    let plan: Layout | null = null
+    for (const found of layOut(problem, { ...meansOf(1), rounds: 8 })) plan = found
+    expect(plan!.left).toEqual([])
+    expect(plan!.laid).toHaveLength(best)
+    expect(faultsOf(problem, plan!)).toEqual([])
   })
 })

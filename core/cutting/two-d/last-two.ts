@@ -92,12 +92,10 @@ function oneThenTheOther(problem: Problem, limit: number, slack: number, means: 
 /** Fills the sheet that is left: where it may waste enough by trees, which are quick; else by blocks and all ways. */
 function theOther(problem: Problem, limit: number, lastOne: LastOne, means: Means): Layout | null {
   const kind = stockWithin(problem, limit)[0]!
-  const { area, cost } = problem.sheets[kind]!
+  const { area } = problem.sheets[kind]!
   const byTrees = area - areaOfAll(problem) > FOR_TREES * area
   const plan = byTrees ? cooled(problem, limit, means, SHORT, HOPEFUL) : null
-  if (plan?.left.length === 0) return plan
-  const lying = lastOne.fill(problem, kind, means.over)
-  return lying ? { laid: [{ sheet: kind, lying }], left: [], cost } : plan
+  return plan?.left.length === 0 ? plan : (lastOne.fill(problem, kind, means) ?? plan)
 }
 
 /** Full sheets with little waste, more being allowed by and by. */

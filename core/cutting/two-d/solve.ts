@@ -1,6 +1,7 @@
 import type { Means } from '../means'
 import { leastBought } from './bound'
 import { FullSheets } from './full-sheets'
+import { LastOne } from './last-one'
 import { layoutOf, outOfBlocks, type Layout } from './layout'
 import { Refill } from './refill'
 import { firstPlan, LimitSearch, PATIENT, QUICK } from './search'
@@ -75,7 +76,7 @@ function isBetter(problem: Problem, plan: Layout, than: Layout): boolean {
   return lack < -1 || (lack <= 1 && plan.cost < than.cost - 1)
 }
 
-/** Equal sheets are filled one by one; a single one by slicing trees; such of several sizes both ways. */
+/** Equal sheets are filled one by one; a single one as the last of several is, and by slicing trees; such of several sizes both ways. */
 function fillingFor(
   problem: Problem,
   limit: number,
@@ -84,7 +85,10 @@ function fillingFor(
 ): readonly Pick<OneByOne, 'next'>[] {
   const stock = stockWithin(problem, limit)
   const oneByOne = new OneByOne(problem, limit, means)
-  if (stock.length < 2) return [trees]
+  if (stock.length < 2) {
+    const lastOne = new LastOne()
+    return [{ next: () => (stock.length > 0 ? lastOne.fill(problem, stock[0]!, means) : null) }, trees]
+  }
   return stock.every((s) => s === stock[0]) ? [oneByOne] : [trees, oneByOne]
 }
 
