@@ -10,6 +10,7 @@ import type { SnugBlock } from '#core/cutting/two-d/snug/block'
 import { SnugBlocks } from '#core/cutting/two-d/snug/blocks'
 import { blockOf } from '#core/cutting/two-d/snug/full'
 import { SnugSheets } from '#core/cutting/two-d/snug/sheets'
+import { thriftyFirst } from '#core/cutting/two-d/snug/thrifty'
 import { layOut } from '#core/cutting/two-d/solve'
 import { panelsShrunkFreely } from './cut-instances'
 import { faultsOf, meansOf, problemOf, SHEET, shapeOf, sheetOf, shrunk, slackOf } from './cut-problems'
@@ -140,6 +141,31 @@ describe('rows from edge to edge', () => {
     })
     expect(among!.length).toBeGreaterThan(2 * without!.length)
     expect(Math.min(...among!)).toBeLessThanOrEqual(Math.min(...without!))
+  })
+})
+
+describe('full sheets for which the last ones are left most', () => {
+  it('waste least with the fewest pieces, and as much is a piece worth as it has of what may be wasted', () => {
+    const problem = problemOf(2, 4, 18, 10, true)
+    const sheets = [{ ...SHEET, count: 4 }]
+    const snug = new SnugSheets(
+      { ...problem, sheets },
+      { share: 0.02, most: 0.01 * SHEET.area, evenly: true },
+      { blocks: 1000, rests: 3000, sheets: 2000 },
+    )
+    snug.find(never)
+    const slack = slackOf(problem, 4)
+    const each = slack / problem.pieces.length
+    const order = thriftyFirst(snug, problem, slack).map(({ waste, holds }) => {
+      const pieces = snug.packing.counts(holds).reduce((sum, n) => sum + n, 0)
+      return { waste, pieces, takes: waste + pieces * each }
+    })
+    expect(order.length).toBeGreaterThan(50)
+    order.slice(1).forEach((next, i) => {
+      expect(next.takes).toBeGreaterThan(order[i]!.takes - 1)
+      expect(next.waste < order[i]!.waste && next.pieces < order[i]!.pieces).toBe(false)
+    })
+    expect(new Set(order.map((o) => o.pieces)).size).toBeGreaterThan(2)
   })
 })
 

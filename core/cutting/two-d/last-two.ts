@@ -6,7 +6,8 @@ import { together, without } from './rest'
 import { areaOfAll, stockWithin, type Problem } from './sheets'
 import { SlicingSearch, type Course } from './slicing/search'
 import { fullSheet } from './snug/full'
-import { SnugSheets, type SnugSheet } from './snug/sheets'
+import { SnugSheets } from './snug/sheets'
+import { thriftyFirst } from './snug/thrifty'
 
 /** Where two sheets may waste more than this part of their area, trees fill both at once sooner than one after the other. */
 const ROOMY = 0.075
@@ -33,7 +34,7 @@ const HOPEFUL = [0.025, 0.007]
 /** A sheet that may waste less than this part of its area is not tried by trees: where other ways fill one in a second they take fifteen. */
 const FOR_TREES = 0.06
 
-/** With so many full sheets, those that waste least, what they leave is tried. */
+/** With so many full sheets, those that waste least with the fewest pieces, what they leave is tried. */
 const TRIES = 16
 
 /**
@@ -78,7 +79,7 @@ function oneThenTheOther(problem: Problem, limit: number, slack: number, means: 
   const snug = littleWaste(problem, slack, means)
   const lastOne = new LastOne()
   let best: Layout | null = null
-  for (const one of leastWaste(snug).slice(0, TRIES)) {
+  for (const one of thriftyFirst(snug, problem, slack).slice(0, TRIES)) {
     if (means.over()) break
     const full = [fullSheet(snug.packing, one)]
     const parts = without(problem, full)
@@ -109,8 +110,6 @@ function littleWaste(problem: Problem, slack: number, { random, over }: Means): 
     if (snug.found.length >= TRIES || most * MORE > slack * MOST || over()) return snug
   }
 }
-
-const leastWaste = ({ found }: SnugSheets): SnugSheet[] => [...found].sort((a, b) => a.waste - b.waste)
 
 /**
  * What trees get into the sheets in one run.

@@ -7,6 +7,7 @@ import { together, without } from './rest'
 import { areaOfAll, stockWithin, type Problem } from './sheets'
 import { fullSheet } from './snug/full'
 import { SnugSheets, type SnugSheet } from './snug/sheets'
+import { thriftyFirst } from './snug/thrifty'
 
 /** How many sheets are left for `fillLastTwo`. */
 const LAST = 2
@@ -20,11 +21,11 @@ const TOGETHER = 2
  */
 const LITTLE = 0.25
 const MORE = 1.35
-const TOO_FEW = 20
+const TOO_FEW = 40
 const TRIALS = 6
 
 /** One of so many of the best is taken. */
-const BEST = 20
+const BEST = 10
 
 /** A block may waste so many times the share that its sheet does. */
 const IN_BLOCKS = 2
@@ -37,15 +38,15 @@ const ROWS = 1000
 interface Stage {
   readonly full: readonly FullSheet[]
   readonly snug: SnugSheets
-  /** The full sheets found, those with the largest pieces first. */
+  /** The full sheets found, those that waste least with the fewest pieces first. */
   readonly found: readonly SnugSheet[]
   /** The sheets that are left. */
   readonly stock: readonly number[]
 }
 
 /**
- * Fills sheets one by one with as little waste as may be, and with the large pieces first. So what may be wasted, and the small
- * pieces, are left for the last two. When they don't all go in, it goes back some way.
+ * Fills sheets one by one with as little waste and as few pieces as may be. So what may be wasted, and many small pieces, are
+ * left for the last two. When they don't all go in, it goes back some way.
  */
 export class OneByOne {
   private readonly stages: Stage[] = []
@@ -82,7 +83,7 @@ export class OneByOne {
     if (stock.length <= LAST || slack < 0 || rest.pieces.length === 0) return null
     const sheets = rest.sheets.map((s, i) => ({ ...s, count: stock.filter((at) => at === i).length }))
     const snug = this.littleWaste({ ...rest, sheets }, slack / room, stock.length)
-    const found = largestFirst(snug, rest)
+    const found = thriftyFirst(snug, rest, slack)
     return found.length > 0 ? { full, snug, found, stock } : null
   }
 
@@ -123,14 +124,4 @@ export class OneByOne {
   private limitBeside(full: readonly FullSheet[]): number {
     return this.limit - full.reduce((sum, f) => sum + this.problem.sheets[f.sheet]!.cost, 0)
   }
-}
-
-/** Full sheets in order, those first whose pieces are large for the sheet. */
-function largestFirst({ found, packing }: SnugSheets, { shapes, sheets }: Problem): SnugSheet[] {
-  const weight = ({ holds, sheet }: SnugSheet): number =>
-    packing.counts(holds).reduce((sum, n, shape) => sum + n * shapes[shape]!.area ** 2, 0) / sheets[sheet]!.area ** 2
-  return found
-    .map((s): [number, SnugSheet] => [weight(s), s])
-    .sort((a, b) => b[0] - a[0])
-    .map(([, s]) => s)
 }
