@@ -63,7 +63,7 @@ describe('all ways to fill a rectangle', () => {
   it('end where there are more sizes than can be kept', () => {
     const pieces = Array.from({ length: FEW }, (_, i) => shapeOf(101 + 17 * i, 80 + 13 * ((i * 5) % FEW), true))
     const lying = allWays.fill(on(SHEET, pieces), SHEET, never)
-    if (lying) expect(wrong(on(SHEET, pieces), lying)).toEqual([])
+    expect(lying).toBeNull()
     // and what comes after is as right as ever
     expect(allWays.fill(on(SHEET, shrunk(3, [SHEET], 8, 0, true)), SHEET, never)).not.toBeNull()
   })
@@ -157,7 +157,8 @@ describe('full sheets for which the last ones are left most', () => {
     const slack = slackOf(problem, 4)
     const each = slack / problem.pieces.length
     const order = thriftyFirst(snug, problem, slack).map(({ waste, holds }) => {
-      const pieces = snug.packing.counts(holds).reduce((sum, n) => sum + n, 0)
+      const pieces = snug.packing.total(holds)
+      expect(pieces).toBe(snug.packing.counts(holds).reduce((sum, n) => sum + n, 0))
       return { waste, pieces, takes: waste + pieces * each }
     })
     expect(order.length).toBeGreaterThan(50)

@@ -136,7 +136,7 @@ function smaller(blocks: SnugBlocks, from: Rest, least: number): Rest[] {
       if (!packing.both(from.holds, block.holds)) continue
       const [l, w] = axis === 0 ? [length - along, across] : [across, length - along]
       const [x, y] = axis === 0 ? [from.x + along, from.y] : [from.x, from.y + along]
-      const pieces = from.pieces - packing.counts(block.holds).reduce((sum, n) => sum + n, 0)
+      const pieces = from.pieces - packing.total(block.holds)
       const name = (from.name + block.name + axis) % PRIME
       const holds = packing.sum(from.holds, block.holds)
       found.push({ x, y, l, w, holds, name, pieces, spare, share: spare / (l * w), taken: { from, side } })

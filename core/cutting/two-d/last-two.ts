@@ -56,8 +56,8 @@ const IN_ROWS = 1.5
 
 /**
  * Fills the last two sheets. One is filled by blocks with little waste, so that most of what may be wasted is left for the
- * other one, which is tried by trees that are cooled down quickly; then the same with other pieces. A sheet of pieces by
- * chance is filled in one of two to four tries where it may waste eight hundredths, and hardly ever below four.
+ * other one: that is filled by trees that are cooled down quickly, or by blocks and all ways; then the same with other pieces.
+ * Trees fill a sheet of pieces by chance in one of two to four tries where it may waste eight hundredths, below four hardly ever.
  * Where there is room enough, or sheets are one or more than two, trees fill all at once.
  * @param limit what the sheets may cost, mm²
  * @returns what goes in this time; null where there is too much for the sheets, or nothing came of it

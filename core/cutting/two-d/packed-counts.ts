@@ -80,6 +80,11 @@ export class PackedCounts {
     return found
   }
 
+  /** How many there are in all. */
+  total(packed: Packed): number {
+    return this.counts(packed).reduce((sum, n) => sum + n, 0)
+  }
+
   /** How many of each shape. */
   counts(packed: Packed): Uint16Array {
     const counts = new Uint16Array(this.demand.length)

@@ -7,8 +7,7 @@ import type { SnugSheet, SnugSheets } from './sheets'
  * @param slack what the sheets that are left may waste in all, mm²
  */
 export function thriftyFirst({ found, packing }: SnugSheets, { pieces }: Problem, slack: number): SnugSheet[] {
-  const takes = ({ waste, holds }: SnugSheet): number =>
-    waste / (slack + 1) + packing.counts(holds).reduce((sum, n) => sum + n, 0) / pieces.length
+  const takes = ({ waste, holds }: SnugSheet): number => waste / (slack + 1) + packing.total(holds) / pieces.length
   return found
     .map((s): [number, SnugSheet] => [takes(s), s])
     .sort((a, b) => a[0] - b[0])
