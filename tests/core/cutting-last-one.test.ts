@@ -62,10 +62,10 @@ describe('all ways to fill a rectangle', () => {
 
   it('end where there are more sizes than can be kept', () => {
     const pieces = Array.from({ length: FEW }, (_, i) => shapeOf(101 + 17 * i, 80 + 13 * ((i * 5) % FEW), true))
-    const lying = allWays.fill(on(SHEET, pieces), SHEET, never)
-    expect(lying).toBeNull()
+    const few = new AllWays(1 << 12)
+    expect(few.fill(on(SHEET, pieces), SHEET, never)).toBeNull()
     // and what comes after is as right as ever
-    expect(allWays.fill(on(SHEET, shrunk(3, [SHEET], 8, 0, true)), SHEET, never)).not.toBeNull()
+    expect(few.fill(on(SHEET, shrunk(3, [SHEET], 8, 0, true)), SHEET, never)).not.toBeNull()
   })
 })
 
@@ -198,6 +198,15 @@ describe('the last sheet', () => {
     expect(lastOne.fill(problemOf(1, 1, 20, 2, true), 0, means)).toBeNull()
     expect(lastOne.fill(problemOf(1, 2, 12, 2, true), 0, means)).toBeNull()
     expect(means.random()).toBe(same.random())
+  })
+
+  it('goes through all ways of so many rests as it may, in all tries together', () => {
+    const few = new LastOne(30)
+    // pieces that leave many rests, and go in by none of the first
+    const problem = problemOf(SHRUNK[0][0], 1, SHRUNK[0][1], 24, true)
+    for (let i = 0; i < 40 && few.ways > 0; i++) few.fill(problem, 0, meansOf(i))
+    expect(few.ways).toBe(0)
+    for (const [seed, pieces] of SHRUNK) expect(few.fill(problemOf(seed, 1, pieces, 24, true), 0, meansOf(seed))).toBeNull()
   })
 
   it('ends when the time is up', () => {

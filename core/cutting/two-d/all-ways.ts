@@ -31,11 +31,19 @@ export class AllWays {
   private readonly first = new Int32Array(bits(FEW))
   private readonly count = new Int32Array(bits(FEW))
   /** Each size, and the two sizes it is made of: the second as it is when they lie along the length, else its complement. */
-  private readonly l = new Float64Array(MOST_SIZES)
-  private readonly w = new Float64Array(MOST_SIZES)
-  private readonly one = new Int32Array(MOST_SIZES)
-  private readonly other = new Int32Array(MOST_SIZES)
+  private readonly l: Float64Array
+  private readonly w: Float64Array
+  private readonly one: Int32Array
+  private readonly other: Int32Array
   private top = 0
+
+  /** @param most sizes that are kept: where there are more, no way is found */
+  constructor(private readonly most = MOST_SIZES) {
+    this.l = new Float64Array(most)
+    this.w = new Float64Array(most)
+    this.one = new Int32Array(most)
+    this.other = new Int32Array(most)
+  }
 
   /**
    * @param problem the pieces, `FEW` at most; its sheets don't matter
@@ -103,7 +111,7 @@ export class AllWays {
     if (at < this.top && l[at] === length && w[at]! <= width) return
     let end = at
     while (end < this.top && w[end]! >= width) end++
-    if (end === at && this.top === MOST_SIZES) return
+    if (end === at && this.top === this.most) return
     this.move(end, at + 1)
     l[at] = length
     w[at] = width

@@ -52,6 +52,9 @@ interface Rest {
 export class LastOne {
   private readonly allWays = new AllWays()
 
+  /** @param ways of how many rests all ways may yet be gone through */
+  constructor(public ways = Infinity) {}
+
   /**
    * @param kind of the sheet
    * @param means with each try blocks may waste a little more or less
@@ -78,13 +81,14 @@ export class LastOne {
     open.push({ x: 0, y: 0, l: sheet.l, w: sheet.w, holds: none, name: 0, pieces: all, spare, share, taken: null })
     const met = new Set<number>()
     let [rests, tries] = [0, 0]
-    for (let rest = open.pop(); rest && tries < TRIES && !over(); rest = open.pop()) {
+    for (let rest = open.pop(); rest && tries < TRIES && this.ways > 0 && !over(); rest = open.pop()) {
       if (met.has(rest.name)) continue
       met.add(rest.name)
       if (rest.pieces > FEW) {
         if (rests++ < RESTS) smaller(blocks, rest, spare * (1 - PART)).forEach((r) => open.push(r))
       } else if (rest.pieces >= FEWEST && rest.share >= HOPEFUL) {
         tries++
+        this.ways--
         const lying = this.fillRest(problem, blocks, rest, over)
         if (lying) return lying
       }

@@ -12,8 +12,12 @@ import { thriftyFirst } from './snug/thrifty'
 /** Where two sheets may waste more than this part of their area, trees fill both at once sooner than one after the other. */
 const ROOMY = 0.075
 
-/** Where it is less they do so in one of so many times all the same. */
+/** Where it is less, but more than this part, they do so in one of so many times all the same. */
+const HOPELESS = 0.05
 const SELDOM = 8
+
+/** Where more than two sheets may waste less than this part of their area nothing fills them all at once. */
+const HOPELESS_OF_MANY = 0.03
 
 /** How trees are cooled down for all sheets at once. */
 const LONG: Course = { heat: 0.09, steps: 15_000 }
@@ -34,8 +38,15 @@ const HOPEFUL = [0.025, 0.007]
 /** A sheet that may waste less than this part of its area is not tried by trees: where other ways fill one in a second they take fifteen. */
 const FOR_TREES = 0.06
 
-/** With so many full sheets, those that waste least with the fewest pieces, what they leave is tried. */
-const TRIES = 16
+/**
+ * With so many full sheets, those that waste least with the fewest pieces, what they leave is tried: most of such tries take a
+ * few ms, and to find the full sheets takes half a second. In all of them together all ways are gone through of so many rests.
+ */
+const TRIES = 100
+const WAYS = 200
+
+/** When so many full sheets are found no more waste is allowed. */
+const ENOUGH = 16
 
 /**
  * Of what both may waste one does this part at first, give or take a third, and more if too few are found, up to a last
@@ -67,8 +78,10 @@ export function fillLastTwo(problem: Problem, limit: number, means: Means): Layo
   const room = stock.reduce((sum, s) => sum + problem.sheets[s]!.area, 0)
   const slack = room - areaOfAll(problem)
   if (slack < 0) return null
-  if (stock.length !== 2 || slack > ROOMY * room || below(means.random, SELDOM) === 0)
-    return cooled(problem, limit, means, LONG)
+  // where the time is up trees tell at once how far they come
+  if (stock.length > 2 && slack < HOPELESS_OF_MANY * room && !means.over()) return null
+  const atOnce = slack > ROOMY * room || (slack > HOPELESS * room && below(means.random, SELDOM) === 0)
+  if (stock.length !== 2 || atOnce) return cooled(problem, limit, means, LONG)
   const sheets = problem.sheets.map((s, i) => ({ ...s, count: stock.filter((at) => at === i).length }))
   const plan = oneThenTheOther({ ...problem, sheets }, limit, slack, means)
   // the time is up before anything was tried: as far as trees come at once
@@ -77,10 +90,10 @@ export function fillLastTwo(problem: Problem, limit: number, means: Means): Layo
 
 function oneThenTheOther(problem: Problem, limit: number, slack: number, means: Means): Layout | null {
   const snug = littleWaste(problem, slack, means)
-  const lastOne = new LastOne()
+  const lastOne = new LastOne(WAYS)
   let best: Layout | null = null
   for (const one of thriftyFirst(snug, problem, slack).slice(0, TRIES)) {
-    if (means.over()) break
+    if (means.over() || lastOne.ways === 0) break
     const full = [fullSheet(snug.packing, one)]
     const parts = without(problem, full)
     const other = theOther(parts.rest, limit - problem.sheets[one.sheet]!.cost, lastOne, means)
@@ -107,7 +120,7 @@ function littleWaste(problem: Problem, slack: number, { random, over }: Means): 
     const rows = { most: ROWS, share: (IN_ROWS * most) / largest }
     const snug = new SnugSheets(problem, { share, most, evenly: true }, { ...REACH, rows })
     snug.find(over)
-    if (snug.found.length >= TRIES || most * MORE > slack * MOST || over()) return snug
+    if (snug.found.length >= ENOUGH || most * MORE > slack * MOST || over()) return snug
   }
 }
 

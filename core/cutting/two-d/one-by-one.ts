@@ -1,19 +1,16 @@
+import TinyQueue from 'tinyqueue'
 import type { Means } from '../means'
-import { below } from '../random'
 import type { FullSheet } from './build-up'
 import { fillLastTwo } from './last-two'
 import type { Layout } from './layout'
-import { together, without } from './rest'
+import { together, without, type Rest } from './rest'
 import { areaOfAll, stockWithin, type Problem } from './sheets'
 import { fullSheet } from './snug/full'
-import { SnugSheets, type SnugSheet } from './snug/sheets'
+import { SnugSheets } from './snug/sheets'
 import { thriftyFirst } from './snug/thrifty'
 
 /** How many sheets are left for `fillLastTwo`. */
 const LAST = 2
-
-/** How many sheets are taken of those found together. */
-const TOGETHER = 2
 
 /**
  * Of what sheets may waste on average a full one wastes this part at first, give or take a third; more, if too few are found, up
@@ -24,8 +21,11 @@ const MORE = 1.35
 const TOO_FEW = 40
 const TRIALS = 6
 
-/** One of so many of the best is taken. */
-const BEST = 10
+/** So many of the full sheets found next are kept, each as a beginning of its own. */
+const KEPT = 10
+
+/** In one of so many rounds it is begun anew. */
+const ANEW = 4
 
 /** A block may waste so many times the share that its sheet does. */
 const IN_BLOCKS = 2
@@ -34,57 +34,100 @@ const IN_BLOCKS = 2
 const REACH = { blocks: 1000, rests: 3000, sheets: 2000 }
 const ROWS = 1000
 
-/** Some sheets that are full, and full sheets found for what they leave. */
-interface Stage {
+/** Some sheets that are full, and what they leave. */
+interface Begun {
   readonly full: readonly FullSheet[]
-  readonly snug: SnugSheets
-  /** The full sheets found, those that waste least with the fewest pieces first. */
-  readonly found: readonly SnugSheet[]
+  readonly parts: Rest
   /** The sheets that are left. */
   readonly stock: readonly number[]
+  /** What they may waste, mm². */
+  readonly slack: number
+  /** The more may be wasted and the more pieces there are, the likelier they go in: a tenth more of one is about a tenth of the other. */
+  readonly worth: number
 }
 
 /**
  * Fills sheets one by one with as little waste and as few pieces as may be. So what may be wasted, and many small pieces, are
- * left for the last two. When they don't all go in, it goes back some way.
+ * left for the last two. Each round goes on by one sheet with the best beginning of one sheet, with the best of two, and so on;
+ * of those that leave two sheets the best is ended. So the last two are ever the best of many (after S. G. Vadlamudi et al.,
+ * Anytime column search, AI 2012: Advances in Artificial Intelligence).
  */
 export class OneByOne {
-  private readonly stages: Stage[] = []
+  /** Beginnings that wait to be gone on with, by how many sheets they leave. */
+  private readonly waiting = new Map<number, TinyQueue<Begun>>()
+  /** What those leave that were met. */
+  private readonly met = new Set<string>()
   /** The part of a sheet that full ones could waste, when so many were left, for enough to be found. */
   private readonly shares = new Map<number, number>()
+  private readonly first: Begun
+  private rounds = 0
 
   /** @param limit what the sheets may cost, mm² */
   constructor(
     private readonly problem: Problem,
     private readonly limit: number,
     private readonly means: Means,
-  ) {}
+  ) {
+    this.first = this.begun([])
+  }
 
   /** @returns what goes into its sheets this time; null where there is too much for them, or nothing came of it */
   next(): Layout | null {
-    const { problem, means, stages } = this
-    stages.length = below(means.random, stages.length + 1)
-    let full = stages.length > 0 ? this.another(stages.at(-1)!) : []
-    let parts = without(problem, full)
-    for (let stage = this.stage(full, parts.rest); stage; stage = this.stage(full, parts.rest)) {
-      stages.push(stage)
-      full = this.another(stage)
-      parts = without(problem, full)
+    const { first } = this
+    if (first.stock.length <= LAST) return this.end(first)
+    if (this.rounds++ % ANEW === 0) this.goOn(first)
+    for (let left = first.stock.length - 1; left > LAST; left--) {
+      const begun = this.best(left)
+      if (begun) this.goOn(begun)
     }
-    const plan = fillLastTwo(parts.rest, this.limitBeside(full), means)
-    return plan && together(problem, full, parts, plan)
+    const last = this.best(LAST)
+    if (last) return this.end(last)
+    // all were gone on with, or no sheet could be filled: from the start again, and all sheets at once
+    this.met.clear()
+    this.rounds = 0
+    return this.end(first)
   }
 
-  /** Looks for full sheets; null when only the last ones are left, or when none are found. */
-  private stage(full: readonly FullSheet[], rest: Problem): Stage | null {
+  private best(left: number): Begun | undefined {
+    return this.waiting.get(left)?.pop()
+  }
+
+  private begun(full: readonly FullSheet[]): Begun {
+    const parts = without(this.problem, full)
+    const { rest } = parts
     const stock = stockWithin(rest, this.limitBeside(full))
-    const room = stock.reduce((sum, s) => sum + rest.sheets[s]!.area, 0)
-    const slack = room - areaOfAll(rest)
-    if (stock.length <= LAST || slack < 0 || rest.pieces.length === 0) return null
+    const slack = roomOf(rest, stock) - areaOfAll(rest)
+    return { full, parts, stock, slack, worth: slack * rest.pieces.length }
+  }
+
+  private end({ full, parts }: Begun): Layout | null {
+    const plan = fillLastTwo(parts.rest, this.limitBeside(full), this.means)
+    return plan && together(this.problem, full, parts, plan)
+  }
+
+  /** Looks for full sheets in what is left, and keeps the best of them. */
+  private goOn({ full, parts: { rest }, stock, slack }: Begun): void {
+    if (slack < 0 || rest.pieces.length === 0 || this.means.over()) return
     const sheets = rest.sheets.map((s, i) => ({ ...s, count: stock.filter((at) => at === i).length }))
-    const snug = this.littleWaste({ ...rest, sheets }, slack / room, stock.length)
-    const found = thriftyFirst(snug, rest, slack)
-    return found.length > 0 ? { full, snug, found, stock } : null
+    const snug = this.littleWaste({ ...rest, sheets }, slack / roomOf(rest, stock), stock.length)
+    let kept = 0
+    for (const one of thriftyFirst(snug, rest, slack)) {
+      if (kept === KEPT) return
+      if (this.keep(this.begun([...full, fullSheet(snug.packing, one)]))) kept++
+    }
+  }
+
+  /** @returns whether it is new */
+  private keep(begun: Begun): boolean {
+    const { slack, parts, stock } = begun
+    const leaves = parts.rest.pieces.join()
+    if (slack < 0 || this.met.has(leaves)) return false
+    this.met.add(leaves)
+    const left = Math.max(stock.length, LAST)
+    const queue = this.waiting.get(left) ?? new TinyQueue<Begun>([], (a, b) => b.worth - a.worth)
+    this.waiting.set(left, queue)
+    queue.push(begun)
+    return true
   }
 
   /** Full sheets with little waste, more being allowed by and by. */
@@ -103,25 +146,10 @@ export class OneByOne {
     }
   }
 
-  /** The full sheets of a stage and some of those found, such as go together; the last ones are left. */
-  private another({ full, snug, found, stock }: Stage): FullSheet[] {
-    const { random } = this.means
-    const { packing } = snug
-    const more: SnugSheet[] = []
-    let held = packing.none()
-    let open = found
-    while (open.length > 0 && more.length < Math.min(TOGETHER, stock.length - LAST)) {
-      const one = open[Math.floor(random() ** 2 * Math.min(BEST, open.length))]!
-      more.push(one)
-      held = packing.sum(held, one.holds)
-      const isThere = (sheet: number): boolean =>
-        more.filter((m) => m.sheet === sheet).length < stock.filter((s) => s === sheet).length
-      open = open.filter((s) => isThere(s.sheet) && packing.both(held, s.holds))
-    }
-    return [...full, ...more.map((s) => fullSheet(packing, s))]
-  }
-
   private limitBeside(full: readonly FullSheet[]): number {
     return this.limit - full.reduce((sum, f) => sum + this.problem.sheets[f.sheet]!.cost, 0)
   }
 }
+
+const roomOf = ({ sheets }: Problem, stock: readonly number[]): number =>
+  stock.reduce((sum, s) => sum + sheets[s]!.area, 0)
