@@ -206,7 +206,8 @@ describe('the last sheet', () => {
     const problem = problemOf(SHRUNK[0][0], 1, SHRUNK[0][1], 24, true)
     for (let i = 0; i < 40 && few.ways > 0; i++) few.fill(problem, 0, meansOf(i))
     expect(few.ways).toBe(0)
-    for (const [seed, pieces] of SHRUNK) expect(few.fill(problemOf(seed, 1, pieces, 24, true), 0, meansOf(seed))).toBeNull()
+    for (const [seed, pieces] of SHRUNK)
+      expect(few.fill(problemOf(seed, 1, pieces, 24, true), 0, meansOf(seed))).toBeNull()
   })
 
   it('ends when the time is up', () => {

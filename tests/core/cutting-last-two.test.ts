@@ -62,6 +62,14 @@ describe('the last two sheets', () => {
     }
   })
 
+  it('are three only where they may waste enough', () => {
+    const problem = problemOf(7, 3, 12, 3, true)
+    expect(slackOf(problem, 3) / (3 * SHEET.area)).toBeLessThan(0.03)
+    const [means, same] = [meansOf(7), meansOf(7)]
+    expect(fillLastTwo(problem, 3 * SHEET.cost, means)).toBeNull()
+    expect(means.random()).toBe(same.random())
+  })
+
   it('are not begun where there is too much for them', () => {
     const problem = problemOf(8, 3, 8, 2)
     expect(planOf(6, problem, 2 * SHEET.cost, 8)).toBeNull()

@@ -1,8 +1,10 @@
 import { describe, expect, it } from 'vitest'
 import { below, randomFrom } from '#core/cutting/random'
+import { readInstance } from '#core/cutting/read-instance'
 import type { Layout } from '#core/cutting/two-d/layout'
 import { OneByOne } from '#core/cutting/two-d/one-by-one'
 import { layoutOf } from '#core/cutting/two-d/layout'
+import { pose } from '#core/cutting/two-d/problem'
 import { together, without } from '#core/cutting/two-d/rest'
 import { firstPlan } from '#core/cutting/two-d/search'
 import { areaOfAll, sameTogether, stockWithin, type Problem, type Shape } from '#core/cutting/two-d/sheets'
@@ -11,6 +13,7 @@ import { SnugBlocks } from '#core/cutting/two-d/snug/blocks'
 import { fullSheet } from '#core/cutting/two-d/snug/full'
 import { SnugSheets } from '#core/cutting/two-d/snug/sheets'
 import { EachInTurn, SmallestFirst } from '#core/cutting/two-d/snug/turns'
+import { panels } from './cut-instances'
 import { faultsOf, meansOf, shapeOf, sheetOf, shrunk } from './cut-problems'
 
 const never = (): boolean => false
@@ -147,6 +150,29 @@ describe('sheets filled one by one', () => {
     const problem = { ...sameTogether([...pieces, shapeOf(100, 100, true)]), sheets: offcuts }
     const plan = planOf(12, problem, 0, 1)
     expect(plan?.left).toEqual([])
+  })
+
+  it(
+    'leave more to be wasted in the last two the more beginnings there are to choose from',
+    { timeout: 120_000 },
+    () => {
+      // a hundred and nineteen pieces, a quarter of a piece may be wasted in a sheet
+      const read = readInstance(JSON.stringify(panels(7004).instance))
+      if (!read.ok) throw new Error('unreadable')
+      const { problem } = pose(read.instance)
+      const plan = planOf(6, problem, 7 * problem.sheets[0]!.cost, 2)
+      expect(plan?.left).toEqual([])
+    },
+  )
+
+  it('begin anew when all beginnings were gone on with', () => {
+    // three sheets of two pieces each: only the right pairs fill them, and that is soon all there is
+    const halves = [300, 400, 500].flatMap((l) => [shapeOf(l, 610, false), shapeOf(1220 - l, 610, false)])
+    const small = { ...sameTogether(halves), sheets: [sheetOf(1220, 610, 3)] }
+    const search = new OneByOne(small, 3 * small.sheets[0]!.cost, meansOf(1))
+    const plans = Array.from({ length: 60 }, () => search.next())
+    expect(plans.filter((plan) => plan?.left.length === 0).length).toBeGreaterThan(20)
+    for (const plan of plans) if (plan) expect(faultsOf(small, plan)).toEqual([])
   })
 
   it('come to no plan where the area tells that there is none, and to an end when the time is up', () => {

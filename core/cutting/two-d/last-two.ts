@@ -120,7 +120,7 @@ function littleWaste(problem: Problem, slack: number, { random, over }: Means): 
     const rows = { most: ROWS, share: (IN_ROWS * most) / largest }
     const snug = new SnugSheets(problem, { share, most, evenly: true }, { ...REACH, rows })
     snug.find(over)
-    if (snug.found.length >= ENOUGH || most * MORE > slack * MOST || over()) return snug
+    if (snug.found.length >= ENOUGH || most * MORE >= slack * MOST || over()) return snug
   }
 }
 

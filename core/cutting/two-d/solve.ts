@@ -25,7 +25,7 @@ const MOSTLY = 5
 /** Where sheets are best filled one by one the other ways come in one of so many rounds; else in every other. */
 const SELDOM = 4
 
-/** In so many rounds only single pieces are moved: that is quick, and enough where there is room. */
+/** In so many rounds only single pieces are moved: that is quick, and enough where there is room. Where there isn't one will do. */
 const LIGHT = 2
 
 /** Where equal pieces span a sheet in rows, the rows are laid out first, in so many rounds. */
@@ -129,10 +129,14 @@ class Cheaper {
   /** @returns the plan within the limit that leaves least */
   round(): Layout {
     const count = this.rounds++
-    if (count < LIGHT) this.singles(1)
+    if (count < this.light) this.singles(1)
     else if (!this.trees.goes || this.tight) this.others(count)
     else if (this.onlyFills || !this.agree()) this.byTurns(count)
     return this.best
+  }
+
+  private get light(): number {
+    return this.onlyFills ? 0 : this.roomy ? LIGHT : 1
   }
 
   /** A second search leaves sides that agree to the first where blocks that fit are no use. */
