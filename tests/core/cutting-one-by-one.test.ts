@@ -165,6 +165,26 @@ describe('sheets filled one by one', () => {
     },
   )
 
+  it('are as quickly through where the bin is full of offcuts that nothing goes into', { timeout: 60_000 }, () => {
+    const offcuts = [sheetOf(70, 70, 5, 0), sheetOf(60, 75, 3, 0)]
+    const shapes = shrunk(2, new Array<typeof sheet>(5).fill(sheet), 14, 30, false)
+    const alone = { ...sameTogether(shapes), sheets: [sheet] }
+    const among = { ...alone, sheets: [sheet, ...offcuts] }
+    for (const problem of [alone, among]) expect(planOf(3, problem, 5 * sheet.cost, 2)?.left).toEqual([])
+  })
+
+  it('are done as soon as no piece is left, though offcuts are', () => {
+    // eight halves fill four sheets; into the offcuts only the smallest piece would go, which is beside one of them
+    const halves = new Array<Shape>(7).fill(shapeOf(1220, 305, false))
+    const pieces = [...halves, shapeOf(1140, 305, false), shapeOf(80, 305, false)]
+    const stock = [sheetOf(1220, 610, 4), sheetOf(80, 306, 3, 0)]
+    const problem = { ...sameTogether(pieces), sheets: stock }
+    const search = new OneByOne(problem, 4 * stock[0]!.cost, meansOf(1))
+    const plans = Array.from({ length: 8 }, () => search.next()).filter((plan) => plan?.left.length === 0)
+    expect(plans.map((plan) => plan!.laid.length)).toContain(4)
+    for (const plan of plans) expect(faultsOf(problem, plan!)).toEqual([])
+  })
+
   it('begin anew when all beginnings were gone on with', () => {
     // three sheets of two pieces each: only the right pairs fill them, and that is soon all there is
     const halves = [300, 400, 500].flatMap((l) => [shapeOf(l, 610, false), shapeOf(1220 - l, 610, false)])

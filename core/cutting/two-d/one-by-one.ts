@@ -1,10 +1,11 @@
 import TinyQueue from 'tinyqueue'
+import { SAME } from '../instance'
 import type { Means } from '../means'
 import type { FullSheet } from './build-up'
 import { fillLastTwo } from './last-two'
 import type { Layout } from './layout'
 import { together, without, type Rest } from './rest'
-import { areaOfAll, stockWithin, type Problem } from './sheets'
+import { areaOfAll, stockWithin, type Problem, type Shape, type Sheet } from './sheets'
 import { fullSheet } from './snug/full'
 import { SnugSheets } from './snug/sheets'
 import { thriftyFirst } from './snug/thrifty'
@@ -93,14 +94,18 @@ export class OneByOne {
   }
 
   private begun(full: readonly FullSheet[]): Begun {
-    const parts = without(this.problem, full)
-    const { rest } = parts
+    const all = without(this.problem, full)
+    const rest = withoutTooSmall(all.rest)
+    const parts = { ...all, rest }
     const stock = stockWithin(rest, this.limitBeside(full))
     const slack = roomOf(rest, stock) - areaOfAll(rest)
-    return { full, parts, stock, slack, worth: slack * rest.pieces.length }
+    const pieces = rest.pieces.length
+    return { full, parts, stock, slack, worth: pieces > 0 ? slack * pieces : Infinity }
   }
 
   private end({ full, parts }: Begun): Layout | null {
+    const nothing = { laid: [], left: [], cost: 0 }
+    if (parts.rest.pieces.length === 0) return together(this.problem, full, parts, nothing)
     const plan = fillLastTwo(parts.rest, this.limitBeside(full), this.means)
     return plan && together(this.problem, full, parts, plan)
   }
@@ -150,6 +155,15 @@ export class OneByOne {
     return this.limit - full.reduce((sum, f) => sum + this.problem.sheets[f.sheet]!.cost, 0)
   }
 }
+
+/** The same without the sheets that none of the pieces goes into. */
+const withoutTooSmall = (problem: Problem): Problem => ({
+  ...problem,
+  sheets: problem.sheets.map((s) => (problem.pieces.some((p) => fits(problem.shapes[p]!, s)) ? s : { ...s, count: 0 })),
+})
+
+const fits = ({ l, w, turns }: Shape, sheet: Sheet): boolean =>
+  (l <= sheet.l + SAME && w <= sheet.w + SAME) || (turns && w <= sheet.l + SAME && l <= sheet.w + SAME)
 
 const roomOf = ({ sheets }: Problem, stock: readonly number[]): number =>
   stock.reduce((sum, s) => sum + sheets[s]!.area, 0)
