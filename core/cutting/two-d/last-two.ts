@@ -3,7 +3,7 @@ import { below } from '../random'
 import { LastOne } from './last-one'
 import type { Layout } from './layout'
 import { together, without } from './rest'
-import { areaOfAll, stockWithin, type Problem } from './sheets'
+import { areaOfAll, roomOf, stockWithin, type Problem } from './sheets'
 import { SlicingSearch, type Course } from './slicing/search'
 import { fullSheet } from './snug/full'
 import { SnugSheets } from './snug/sheets'
@@ -71,11 +71,12 @@ const IN_ROWS = 1.5
  * Trees fill a sheet of pieces by chance in one of two to four tries where it may waste eight hundredths, below four hardly ever.
  * Where there is room enough, or sheets are one or more than two, trees fill all at once.
  * @param limit what the sheets may cost, mm²
- * @returns what goes in this time; null where there is too much for the sheets, or nothing came of it
+ * @returns what goes in this time; null where there is too much for the sheets, where more than two may waste next to nothing, or
+ *   where nothing came of it
  */
 export function fillLastTwo(problem: Problem, limit: number, means: Means): Layout | null {
   const stock = stockWithin(problem, limit)
-  const room = stock.reduce((sum, s) => sum + problem.sheets[s]!.area, 0)
+  const room = roomOf(problem, stock)
   const slack = room - areaOfAll(problem)
   if (slack < 0) return null
   // where the time is up trees tell at once how far they come

@@ -1,11 +1,11 @@
 import TinyQueue from 'tinyqueue'
-import { SAME } from '../instance'
 import type { Means } from '../means'
 import type { FullSheet } from './build-up'
 import { fillLastTwo } from './last-two'
 import type { Layout } from './layout'
+import { holds } from './problem'
 import { together, without, type Rest } from './rest'
-import { areaOfAll, stockWithin, type Problem, type Shape, type Sheet } from './sheets'
+import { areaOfAll, roomOf, stockWithin, type Problem, type Sheet } from './sheets'
 import { fullSheet } from './snug/full'
 import { SnugSheets } from './snug/sheets'
 import { thriftyFirst } from './snug/thrifty'
@@ -157,13 +157,8 @@ export class OneByOne {
 }
 
 /** The same without the sheets that none of the pieces goes into. */
-const withoutTooSmall = (problem: Problem): Problem => ({
-  ...problem,
-  sheets: problem.sheets.map((s) => (problem.pieces.some((p) => fits(problem.shapes[p]!, s)) ? s : { ...s, count: 0 })),
-})
-
-const fits = ({ l, w, turns }: Shape, sheet: Sheet): boolean =>
-  (l <= sheet.l + SAME && w <= sheet.w + SAME) || (turns && w <= sheet.l + SAME && l <= sheet.w + SAME)
-
-const roomOf = ({ sheets }: Problem, stock: readonly number[]): number =>
-  stock.reduce((sum, s) => sum + sheets[s]!.area, 0)
+function withoutTooSmall(problem: Problem): Problem {
+  const { shapes, pieces } = problem
+  const isUsed = (sheet: Sheet): boolean => pieces.some((p) => holds(sheet, shapes[p]!))
+  return { ...problem, sheets: problem.sheets.map((s) => (isUsed(s) ? s : { ...s, count: 0 })) }
+}

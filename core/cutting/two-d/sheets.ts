@@ -75,6 +75,10 @@ export function stockWithin(problem: Problem, limit: number): number[] {
   return used
 }
 
+/** Area of some of the sheets, by their kind, with a kerf, mm². */
+export const roomOf = ({ sheets }: Problem, stock: readonly number[]): number =>
+  stock.reduce((sum, s) => sum + sheets[s]!.area, 0)
+
 /** One piece of stock that is being cut. */
 export interface Bin {
   readonly sheet: number

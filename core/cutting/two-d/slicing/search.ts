@@ -1,6 +1,6 @@
 import type { Means } from '../../means'
 import type { Laid, Layout } from '../layout'
-import { areaOfAll, goesInto, stockWithin, type Problem, type Shape, type Sheet } from '../sheets'
+import { areaOfAll, goesInto, roomOf, stockWithin, type Problem, type Shape, type Sheet } from '../sheets'
 import { Annealing } from './annealing'
 import { layTree } from './lay'
 
@@ -49,7 +49,7 @@ export class SlicingSearch {
     this.sheets = stockWithin(problem, limit)
     const area = areaOfAll(problem)
     this.unit = area / problem.pieces.length
-    this.goes = this.sheets.reduce((sum, s) => sum + problem.sheets[s]!.area, 0) >= area
+    this.goes = roomOf(problem, this.sheets) >= area
   }
 
   /** Goes on to the next stop. @returns at the end of a run what goes into its sheets, else null */
