@@ -1,11 +1,14 @@
 import { programText, type LinearSolver, type Program } from '../linear-program'
 import type { Means } from '../means'
 import { buildUp, type FullSheet } from './build-up'
+import { fillLastTwo } from './last-two'
 import { layFull, type Layout } from './layout'
+import { together, without } from './rest'
 import type { Play } from './snug/blocks'
 import { BySteps } from './snug/by-steps'
 import { fillSnugly, playFor, type Reach } from './snug/fill'
-import { areaOfAll, demandOf, type Problem } from './sheets'
+import { fillButForHoles } from './snug/holes'
+import { areaOfAll, demandOf, roomOf, stockWithin, type Problem } from './sheets'
 
 /** How far all pieces are built up, one time after the other: the share of the slack that one sheet may waste, pairs. */
 const LEVELS: readonly { share: number; pairs: number }[] = [
@@ -34,6 +37,13 @@ const SNUG_LEVELS: readonly Level[] = [
   { times: 3.5, blocks: 2000, rests: 10_000, sheets: 5000, nodes: 1000 },
 ]
 
+/**
+ * Where no more than this part may be wasted all of it may lie in a few places; where it is more there is room enough. The last
+ * sheet is filled at once where it may waste that part at least.
+ */
+const HOLES = 0.05
+const LAST = 0.035
+
 /** How much waste a large block is worth when it is decided what is joined next. */
 const EAGER = 0.02
 
@@ -53,6 +63,8 @@ export class FullSheets {
   private snugLevel = 0
   private chosenFrom = ''
   private readonly bySteps: BySteps
+  /** Whether it is yet to be tried that sides agree wholly, but for a few holes. */
+  private mayHaveHoles: boolean
 
   constructor(
     private readonly problem: Problem,
@@ -62,6 +74,7 @@ export class FullSheets {
     this.room = roomFor(problem, least)
     this.slack = Math.max(0, this.room - areaOfAll(problem))
     this.bySteps = new BySteps(problem, this.slack, this.room, means.second)
+    this.mayHaveHoles = !means.second && this.slack <= HOLES * this.room
   }
 
   /** What blocks may waste, where that is next to nothing, for some times the share that the plan may waste. */
@@ -77,16 +90,33 @@ export class FullSheets {
     return this.laid(this.snug(limit) ?? this.grown(limit))
   }
 
-  /** Whether sides that nearly agree may tell more, and how many rounds of the other ways that is worth. */
+  /** Whether sides that agree may tell more, and how many rounds of the other ways that is worth. */
   get agree(): Pick<BySteps, 'goes' | 'worth'> {
-    return this.bySteps
+    return this.mayHaveHoles ? { goes: true, worth: 0 } : this.bySteps
   }
 
-  /** Looks for sides that nearly agree, and lays the full sheets that together cover most. */
+  /** Looks for sides that agree, then for such as nearly do, and lays the full sheets that together cover most. */
   agreeing(limit: number): Layout {
-    const full = this.bySteps.next(limit, this.means.over)
+    const { problem, mayHaveHoles } = this
+    const { over } = this.means
+    this.mayHaveHoles = false
+    const full = mayHaveHoles
+      ? fillButForHoles(problem, { waste: this.slack + 1, cost: limit }, over)
+      : this.bySteps.next(limit, over)
     full.forEach(this.add)
-    return this.laid(full)
+    return this.withLast(full, limit) ?? this.laid(full)
+  }
+
+  /** With what they leave in one more sheet, where it may waste enough for that. */
+  private withLast(full: readonly FullSheet[], limit: number): Layout | null {
+    const parts = without(this.problem, full)
+    const { rest } = parts
+    const cost = limit - full.reduce((sum, f) => sum + this.problem.sheets[f.sheet]!.cost, 0)
+    const stock = stockWithin(rest, cost)
+    const room = roomOf(rest, stock)
+    if (rest.pieces.length === 0 || stock.length !== 1 || room - areaOfAll(rest) < LAST * room) return null
+    const plan = fillLastTwo(rest, cost, this.means)
+    return plan && together(this.problem, full, parts, plan)
   }
 
   private laid(drawn: readonly FullSheet[]): Layout {

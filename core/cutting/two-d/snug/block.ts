@@ -48,6 +48,10 @@ export interface Side extends Oriented {
   readonly holds: Packed
 }
 
+/** How far it reaches along the length and along the width, mm. */
+export const sizeOf = ({ block: { l, w }, turned }: Oriented): readonly [l: number, w: number] =>
+  turned ? [w, l] : [l, w]
+
 /** Sums of names stay below this. */
 export const PRIME = 2 ** 50 - 27
 

@@ -12,6 +12,8 @@ export interface Play {
   readonly share: number
   /** One block or sheet at most, mm². */
   readonly most: number
+  /** So much besides may be wasted in one place, as where a piece is missing, mm². */
+  readonly hole?: number
   /** Large pieces are to be in as many blocks as small ones are; else the smallest blocks are built first. */
   readonly evenly?: boolean
   /** Sides that are joined differ by no more, mm; else by as much as the area tells. */
@@ -33,9 +35,12 @@ const FOR_EACH = 0.1
 
 const NONE: readonly Side[] = []
 
-/** Blocks of about one size across an axis, in the order of their numbers. */
+/** Blocks of about one size across an axis. */
 interface Across {
-  /** Those that can be joined along the axis, for they are no rows along it themselves: what can't be turned, what can. */
+  /**
+   * Those that can be joined along the axis, for they are no rows along it themselves, the shortest first: what can't be turned,
+   * what can.
+   */
   readonly sides: readonly [Side[], Side[]]
   /** All, by their length along the axis. */
   readonly byLength: Map<number, Side[]>
@@ -133,7 +138,7 @@ export class SnugBlocks {
     return (name + this.whole(l) * 268_435_399 + this.whole(w) * 179_424_673) % PRIME
   }
 
-  /** Blocks to be joined along an axis to something of a size across, no more narrow or wide than told, mm. */
+  /** Blocks to be joined along an axis to something of a size across, no more narrow or wide than told, mm; of each size the shortest first. */
   beside(axis: 0 | 1, across: number, narrower: number, wider: number, turning: boolean): Side[][] {
     const bySize = this.across[axis]!
     const found: Side[][] = []
@@ -163,6 +168,15 @@ export class SnugBlocks {
     return found
   }
 
+  /** Blocks as wide as a rectangle that leave a hole at its end along an axis of no more than some area, mm and mm². */
+  shorter(axis: 0 | 1, along: number, across: number, spare: number): readonly Side[] {
+    const there = this.across[axis]![this.whole(across)]
+    if (!there) return NONE
+    const least = along - spare / across - SAME
+    const fits = (length: number): boolean => length >= least && length < along - SAME
+    return [...there.byLength.values()].flatMap((some) => (fits(some[0]!.along) ? some : NONE))
+  }
+
   /** How much narrower a block may be than what it is laid beside, when an area may be wasted, mm. */
   narrower(spare: number): number {
     return this.exact ? 0 : Math.min(this.widest, spare / this.thinnest)
@@ -187,7 +201,7 @@ export class SnugBlocks {
     const across = this.whole(side.across)
     let there = this.across[axis]![across]
     if (!there) there = this.across[axis]![across] = { sides: [[], []], byLength: new Map() }
-    if (axisOf(side) !== axis) there.sides[side.block.turns ? 1 : 0].push(side)
+    if (axisOf(side) !== axis) insert(there.sides[side.block.turns ? 1 : 0], side)
     const length = this.whole(side.along)
     const same = there.byLength.get(length)
     if (same) same.push(side)
@@ -205,27 +219,24 @@ export class SnugBlocks {
     const spare = this.spare(2 * block.net) - (l * w - block.net)
     const wider = this.exact ? 0 : Math.min(this.widest, spare / along)
     const turns = block.turns && turning
-    for (const sides of this.beside(axis, across, this.narrower(spare), wider, turning))
+    const inSheet = this.longest(axis, across, turns) - along
+    const area = (most - block.net) / (1 - play.share)
+    for (const sides of this.beside(axis, across, this.narrower(spare), wider, turning)) {
+      // what is longer reaches over every sheet, or would never have its turn
+      const longest = Math.min(inSheet, area / sides[0]!.across + SAME)
       for (const other of sides) {
+        if (other.along > longest) break
+        if (other.number > last || block.net + other.net > most) continue
         const gap = across - other.across
-        if (other.number > last || block.net + other.net > most) break
-        if ((gap * other.net) / other.across > spare) {
-          if (play.evenly) continue
-          // what comes after is larger still
-          break
-        }
-        const [long, wide] = [along + other.along, Math.max(across, other.across)]
-        const [nl, nw] = axis === 0 ? [long, wide] : [wide, long]
-        if (!this.fitsSome(nl, nw, turns)) {
-          // what comes after is longer still
-          if (this.exact && !play.evenly) break
-          continue
-        }
-        const net = block.net + other.net
-        if (!this.exact && long * wide - net > this.spare(net)) continue
+        if ((gap * other.net) / other.across > spare) continue
         const uneven = block.uneven + other.uneven + Math.abs(gap)
         const joins = block.joins + other.joins + 1
         if (play.step !== undefined && uneven > play.step * (AT_ONCE + FOR_EACH * joins)) continue
+        const [long, wide] = [along + other.along, Math.max(across, other.across)]
+        const [nl, nw] = axis === 0 ? [long, wide] : [wide, long]
+        if (gap < 0 && !this.fitsSome(nl, nw, turns)) continue
+        const net = block.net + other.net
+        if (!this.exact && long * wide - net > this.spare(net)) continue
         if (!this.packing.both(block.holds, other.holds)) continue
         const holds = this.packing.sum(block.holds, other.holds)
         const b = other.block
@@ -234,6 +245,7 @@ export class SnugBlocks {
         const made: Join = { axis, parts: [mine, other], last: b.number }
         this.offer({ number: -1, l: nl, w: nw, net, turns, holds, name, largest, uneven, joins, made })
       }
+    }
   }
 
   /** What a block of some pieces may waste, mm². */
@@ -253,10 +265,28 @@ export class SnugBlocks {
     return true
   }
 
+  /** How long what has a size across may be along an axis to fit some sheet, mm. */
+  private longest(axis: 0 | 1, across: number, turns: boolean): number {
+    let longest = 0
+    for (const { l, w } of this.problem.sheets) {
+      const [along, beside] = axis === 0 ? [l, w] : [w, l]
+      if (across <= beside + SAME) longest = Math.max(longest, along)
+      if (turns && across <= along + SAME) longest = Math.max(longest, beside)
+    }
+    return longest + SAME
+  }
+
   private fitsSome(l: number, w: number, turns: boolean): boolean {
     for (const s of this.problem.sheets) if (holds(s, l, w) || (turns && holds(s, w, l))) return true
     return false
   }
+}
+
+/** Puts a side where it belongs among others, the shortest first. */
+function insert(sides: Side[], side: Side): void {
+  let at = sides.length
+  while (at > 0 && sides[at - 1]!.along > side.along) at--
+  sides.splice(at, 0, side)
 }
 
 /** The place of each shape by its area, the smallest first. */

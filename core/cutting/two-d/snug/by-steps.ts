@@ -96,16 +96,18 @@ export class BySteps {
   }
 
   /**
-   * To the next step; after the last of a round to the first step again with which not all blocks were built. Where that is so
-   * with the very first step sides tell nothing, and it is left to the other ways.
+   * To the next step; after the last of a round, or the widest, to the first step again with which not all blocks were built.
+   * Where that is so with the very first step sides tell nothing, and it is left to the other ways.
    */
   private goOn(sated: boolean): void {
     if (sated) this.sated.push(this.step)
     if (sated && this.levels === 0) this.round = ROUNDS.length
     this.levels++
     this.step *= MORE
-    if (this.sated.length < (ROUNDS[this.round]?.sated ?? Infinity)) return
-    this.step = this.sated[0]!
+    const [first] = this.sated
+    if (first === undefined) return
+    if (this.sated.length < (ROUNDS[this.round]?.sated ?? Infinity) && this.step <= WIDEST) return
+    this.step = first
     this.sated = []
     this.round++
   }

@@ -19,6 +19,9 @@ const AMONG = [Infinity, Infinity, 300, 100]
 const LAST: Reach = { blocks: 2000, rests: 2000, sheets: 1 }
 const MORE: Reach = { blocks: 4000, rests: 4000, sheets: 1000 }
 
+/** The same for the last one where it may have a hole: then not the first that is found takes all. */
+const LAST_WITH_HOLE: Reach = { blocks: 2000, rests: 5000, sheets: 5000 }
+
 /** How much larger the step is for them, one time after the other. */
 const LAST_STEPS = [1.4, 2, 3]
 const MORE_STEPS = [1.2, 1.6, 2.2]
@@ -134,7 +137,8 @@ export class Filling {
     const sheets = rest.sheets.map((s) => (s.cost <= left.cost + 1 ? s : { ...s, count: 0 }))
     const area = areaOfAll(rest)
     for (const play of this.wider(LAST_STEPS)) {
-      const snug = new SnugSheets({ ...rest, sheets }, { ...play, most: left.waste }, LAST)
+      const reach = play.hole === undefined ? LAST : LAST_WITH_HOLE
+      const snug = new SnugSheets({ ...rest, sheets }, allowing(play, left), reach)
       snug.find(this.effort.over)
       this.effort.lasts.left -= snug.built
       const all = snug.found.find(({ sheet, waste }) => sheets[sheet]!.area - waste >= area - 1)
@@ -150,7 +154,7 @@ export class Filling {
     const effort: Effort = { tries: WITHIN, tried: new Set(), lasts: more, more, over }
     let best: readonly FullSheet[] = []
     for (const play of this.wider(MORE_STEPS)) {
-      const snug = new SnugSheets(rest, { ...play, most: left.waste }, MORE)
+      const snug = new SnugSheets(rest, allowing(play, left), MORE)
       snug.find(over)
       more.left -= snug.built + snug.found.length
       pool.add(snug.found)
@@ -167,6 +171,10 @@ export class Filling {
     return step === undefined ? [play] : times.map((t) => ({ ...play, step: step * t }))
   }
 }
+
+/** That all that may yet be wasted is wasted in one sheet, in a hole if there may be one. */
+const allowing = (play: Play, { waste }: Spent): Play =>
+  play.hole === undefined ? { ...play, most: waste } : { ...play, hole: waste }
 
 /** Area of the pieces in some full sheets, mm². */
 const areaIn = ({ sheets }: Problem, full: readonly FullSheet[]): number =>

@@ -2,7 +2,7 @@ import TinyQueue from 'tinyqueue'
 import { SAME } from '../../instance'
 import type { Packed } from '../packed-counts'
 import type { Problem } from '../sheets'
-import { PRIME, type Oriented, type Side } from './block'
+import { PRIME, sizeOf, type Oriented, type Side } from './block'
 import { SnugBlocks, type Play, type Rows } from './blocks'
 
 /** A piece of stock filled with little waste or none: what was taken away from it, and the block that fills what was left. */
@@ -131,27 +131,29 @@ export class SnugSheets {
       : ({ uneven, net }) => uneven / step - (EVEN * net) / area
   }
 
-  /** Takes one more block away, of a row in one order only. What one block may fill is closed, the rest is kept. */
+  /**
+   * Takes one more block away, of a row in one order only. What one block may fill is closed, the rest is kept. Where there may
+   * be a hole in what is left it may be the smaller side of the cut.
+   */
   private smaller(sheet: number, from: Rest, axis: 0 | 1, turning: boolean, keep: (rest: Rest) => void): void {
     const { blocks, packing } = this
     const { l, w, taken: before } = from
     const least = before?.axis === axis ? before.side.block.number : 0
     // sides of a whole sheet may differ by more than those of a block: where there are few blocks it is looked further
-    const goesOn = blocks.play.step !== undefined && blocks.upTo === Infinity
+    const { step, hole, evenly } = blocks.play
+    const goesOn = hole !== undefined || (step !== undefined && blocks.upTo === Infinity)
     const [length, across] = axis === 0 ? [l, w] : [w, l]
     for (const sides of blocks.beside(axis, across, blocks.narrower(from.spare), 0, turning))
       for (const side of sides) {
         const { block, along } = side
         const left = length - along
-        if (along > left + SAME) {
-          if (blocks.exact && !blocks.play.evenly) break
-          continue
-        }
+        // what comes after is longer still
+        if (along > (hole === undefined ? left : length - SAME) + SAME) break
         const lost = along * side.across - block.net + along * (across - side.across)
         if (block.number < least || side.across > across + SAME || lost > from.spare + SAME) continue
         const [rl, rw] = axis === 0 ? [left, w] : [l, left]
         const closes = left * across <= blocks.upTo
-        if (closes && blocks.exact && blocks.filling(rl, rw, 0).length === 0) continue
+        if (closes && !goesOn && blocks.exact && blocks.filling(rl, rw, 0).length === 0) continue
         if (!packing.both(from.holds, side.holds)) continue
         const rest: Rest = {
           l: rl,
@@ -164,23 +166,34 @@ export class SnugSheets {
           taken: { from, axis, side },
         }
         // where not the smallest blocks come first some that fill it may have been built all the same
-        if (closes || blocks.play.evenly) this.close(sheet, rest)
+        if (closes || evenly) this.close(sheet, rest)
         if (!closes || goesOn) keep(rest)
       }
   }
 
-  /** Fills what is left of a sheet by one block. */
+  /** Fills what is left of a sheet by one block, or by one beside which the hole is. */
   private close(sheet: number, rest: Rest): void {
-    for (const last of this.blocks.filling(rest.l, rest.w, rest.spare)) {
+    const { hole = 0, most } = this.play
+    for (const last of this.lasts(rest)) {
       if (!this.packing.both(rest.holds, last.holds)) continue
-      if (last.across > rest.w + SAME || last.along > rest.l + SAME) continue
+      const [l, w] = sizeOf(last)
+      if (w > rest.w + SAME || l > rest.l + SAME) continue
       const waste = this.problem.sheets[sheet]!.area - rest.net - last.block.net
-      if (waste > this.play.most + SAME) continue
+      if (waste > most + hole + SAME) continue
       const name = (rest.name + last.block.name + sheet) % PRIME
       if (this.seen.has(name)) continue
       this.seen.add(name)
-      const uneven = rest.uneven + last.block.uneven + rest.w - last.across + rest.l - last.along
+      const uneven = rest.uneven + last.block.uneven + rest.w - w + rest.l - l
       this.found.push({ sheet, waste, uneven, holds: this.packing.sum(rest.holds, last.block.holds), rest, last })
     }
+  }
+
+  private lasts({ l, w, spare }: Rest): readonly Side[] {
+    const { blocks } = this
+    const filling = blocks.filling(l, w, spare)
+    const { hole } = this.play
+    return hole === undefined
+      ? filling
+      : [...filling, ...blocks.shorter(0, l, w, hole), ...blocks.shorter(1, w, l, hole)]
   }
 }

@@ -1,0 +1,32 @@
+import type { FullSheet } from '../build-up'
+import type { Problem } from '../sheets'
+import type { Spent } from './cover'
+import { Filling, type Tries } from './filling'
+import { Pool } from './pool'
+import { SnugSheets, type Reach } from './sheets'
+
+/** How far sheets without waste are looked for. */
+const REACH: Reach = { blocks: 10_000, rests: 6000, sheets: 4000 }
+
+/** How often the sheet that such sheets leave is looked for, and the two, three and four. */
+const TRIES: Tries = { lasts: 150, more: [20, 20, 20] }
+
+/** For so many blocks and full sheets the last one is looked for, and more than one. */
+const LASTS = 100_000
+const MORE = 20_000
+
+/**
+ * Full sheets of what was cut from sheets without waste, but for some pieces that are missing: most sheets are full to the brim,
+ * and in the others sides agree as well, but for a hole. Where two pieces of one sheet are missing it isn't found.
+ * @param may what all sheets together may waste and cost, mm²
+ * @returns full sheets that go together: of all pieces, or of as many as was found
+ */
+export function fillButForHoles(problem: Problem, may: Spent, over: () => boolean): readonly FullSheet[] {
+  const play = { share: 0, most: 1 }
+  const snug = new SnugSheets(problem, play, REACH)
+  snug.find(over)
+  const pool = new Pool(problem)
+  pool.add(snug.found)
+  const effort = { tries: TRIES, tried: new Set<string>(), lasts: { left: LASTS }, more: { left: MORE }, over }
+  return new Filling(problem, { ...play, hole: may.waste }, may, effort).filled(pool)
+}
