@@ -191,6 +191,14 @@ describe('pieces that shrank by a few mm', () => {
     expect(checked(problem, full).faults).toEqual([])
   })
 
+  it('are tried with more blocks after the widest step, too', () => {
+    const problem = problemOf(3, 5, 12, 5)
+    const search = new BySteps(problem, slackOf(problem, 5), 5 * SHEET.area)
+    const worth: number[] = []
+    for (; search.goes; search.next(0, never)) worth.push(search.worth)
+    expect(worth).toEqual([0, 0, 0, 0, 0, 8])
+  })
+
   it('are left as they are when the time is up, and asked for no more', () => {
     const problem = problemOf(9, 6, 20, 6, true)
     const after = (reads: number): { full: readonly FullSheet[]; read: number; late: number } => {
