@@ -131,7 +131,7 @@ function smaller(blocks: SnugBlocks, from: Rest, least: number): Rest[] {
   for (const axis of [0, 1] as const) {
     const [length, across] = axis === 0 ? [from.l, from.w] : [from.w, from.l]
     const sides = [false, true].flatMap((turning) =>
-      blocks.beside(axis, across, blocks.narrower(from.spare), 0, turning).flat(),
+      blocks.beside(axis, across, blocks.narrower(from.spare), turning).flat(),
     )
     for (const side of sides) {
       const { along, block } = side

@@ -2,7 +2,8 @@ import { SAME } from '../../instance'
 import { randomFrom } from '../../random'
 import { PackedCounts } from '../packed-counts'
 import { demandOf, type Problem, type Shape } from '../sheets'
-import { axisOf, PRIME, type Join, type Oriented, type Side, type SnugBlock } from './block'
+import { axisOf, PRIME, sizeOf, type Join, type Oriented, type Side, type SnugBlock } from './block'
+import { Joinable } from './joinable'
 import { spanningRows } from './spanning'
 import { EachInTurn, SmallestFirst, type Turns } from './turns'
 
@@ -35,17 +36,6 @@ const FOR_EACH = 0.1
 
 const NONE: readonly Side[] = []
 
-/** Blocks of about one size across an axis. */
-interface Across {
-  /**
-   * Those that can be joined along the axis, for they are no rows along it themselves, the shortest first: what can't be turned,
-   * what can.
-   */
-  readonly sides: readonly [Side[], Side[]]
-  /** All, by their length along the axis. */
-  readonly byLength: Map<number, Side[]>
-}
-
 /** Blocks with little waste; those that fit no sheet left out. */
 export class SnugBlocks {
   readonly packing: PackedCounts
@@ -54,8 +44,10 @@ export class SnugBlocks {
   readonly exact: boolean
   /** All blocks whose pieces come to no more than this area have been built, mm². */
   upTo = 0
-  /** By the axis on which they are joined, and the size across as a whole number: an array is looked through quicker than a map. */
-  private readonly across: readonly (Across | undefined)[][] = [[], []]
+  /** By an axis, and by their size across and along it as whole numbers: an array is looked through quicker than a map. */
+  private readonly sized: readonly (Map<number, Side[]> | undefined)[][] = [[], []]
+  /** Those that can be joined along an axis, for they are no rows along it themselves: what can't be turned, what can. */
+  private readonly joinable: readonly (readonly [Joinable, Joinable])[]
   private readonly seen = new Set<number>()
   private readonly waiting: Turns
   /** What sizes are counted in, mm. */
@@ -71,6 +63,12 @@ export class SnugBlocks {
     this.exact = play.share === 0
     this.unit = this.exact ? 0.001 : 1
     this.widest = play.step ?? WIDEST_STEP
+    const longest = Math.max(...problem.sheets.map((s) => Math.max(s.l, s.w)))
+    const joinable = (): Joinable => {
+      const sizes = this.exact ? 0 : Math.ceil(longest) + 2
+      return new Joinable((size) => this.whole(size), FOR_EACH * (play.step ?? 0), sizes)
+    }
+    this.joinable = [0, 1].map(() => [joinable(), joinable()] as const)
     const demand = demandOf(problem)
     this.packing = new PackedCounts(demand)
     const wanted = problem.shapes.filter((_, shape) => demand[shape]! > 0)
@@ -138,30 +136,23 @@ export class SnugBlocks {
     return (name + this.whole(l) * 268_435_399 + this.whole(w) * 179_424_673) % PRIME
   }
 
-  /** Blocks to be joined along an axis to something of a size across, no more narrow or wide than told, mm; of each size the shortest first. */
-  beside(axis: 0 | 1, across: number, narrower: number, wider: number, turning: boolean): Side[][] {
-    const bySize = this.across[axis]!
-    const found: Side[][] = []
-    const last = Math.min(this.whole(across + wider), bySize.length - 1)
-    for (let size = Math.max(0, this.whole(across - narrower)); size <= last; size++) {
-      const sides = bySize[size]?.sides[turning ? 1 : 0]
-      if (sides && sides.length > 0) found.push(sides)
-    }
-    return found
+  /** Blocks to be joined along an axis to something of a size across, no more narrow than told, mm; of each size the shortest first. */
+  beside(axis: 0 | 1, across: number, narrower: number, turning: boolean): readonly (readonly Side[])[] {
+    return this.joinable[axis]![turning ? 1 : 0].beside(across, narrower, 0)
   }
 
   /** Blocks, lying as they must, that fill a rectangle but for about some area, mm and mm²: those it holds are among them. */
   filling(l: number, w: number, spare: number): readonly Side[] {
-    if (this.exact) return this.across[0]![this.whole(w)]?.byLength.get(this.whole(l)) ?? NONE
+    if (this.exact) return this.sized[0]![this.whole(w)]?.get(this.whole(l)) ?? NONE
     const found: Side[] = []
     const widest = this.whole(w)
     const longest = this.whole(l)
     for (let size = Math.max(0, this.whole(w - spare / l)); size <= widest; size++) {
-      const there = this.across[0]![size]
+      const there = this.sized[0]![size]
       if (!there) continue
       const left = spare - (widest - size - 1) * l
       for (let length = this.whole(l - left / w); length <= longest; length++) {
-        const some = there.byLength.get(length)
+        const some = there.get(length)
         if (some) found.push(...some)
       }
     }
@@ -170,11 +161,11 @@ export class SnugBlocks {
 
   /** Blocks as wide as a rectangle that leave a hole at its end along an axis of no more than some area, mm and mm². */
   shorter(axis: 0 | 1, along: number, across: number, spare: number): readonly Side[] {
-    const there = this.across[axis]![this.whole(across)]
+    const there = this.sized[axis]![this.whole(across)]
     if (!there) return NONE
     const least = along - spare / across - SAME
     const fits = (length: number): boolean => length >= least && length < along - SAME
-    return [...there.byLength.values()].flatMap((some) => (fits(some[0]!.along) ? some : NONE))
+    return [...there.values()].flatMap((some) => (fits(some[0]!.along) ? some : NONE))
   }
 
   /** How much narrower a block may be than what it is laid beside, when an area may be wasted, mm. */
@@ -191,60 +182,64 @@ export class SnugBlocks {
 
   private keep(oriented: Oriented): void {
     const { block, turned } = oriented
-    const [l, w] = turned ? [block.w, block.l] : [block.l, block.w]
+    const [l, w] = sizeOf(oriented)
     const { number, net, uneven, joins, holds } = block
     this.keepAlong(0, { block, turned, along: l, across: w, number, net, uneven, joins, holds })
     this.keepAlong(1, { block, turned, along: w, across: l, number, net, uneven, joins, holds })
   }
 
   private keepAlong(axis: 0 | 1, side: Side): void {
-    const across = this.whole(side.across)
-    let there = this.across[axis]![across]
-    if (!there) there = this.across[axis]![across] = { sides: [[], []], byLength: new Map() }
-    if (axisOf(side) !== axis) insert(there.sides[side.block.turns ? 1 : 0], side)
+    if (axisOf(side) !== axis) this.joinable[axis]![side.block.turns ? 1 : 0].add(side)
+    const there = (this.sized[axis]![this.whole(side.across)] ??= new Map<number, Side[]>())
     const length = this.whole(side.along)
-    const same = there.byLength.get(length)
+    const same = there.get(length)
     if (same) same.push(side)
-    else there.byLength.set(length, [side])
+    else there.set(length, [side])
   }
 
   /** @param turning whether it is joined with blocks that can be turned, or with the others */
   private join(mine: Oriented, axis: 0 | 1, turning: boolean): void {
     const { block } = mine
-    const { play } = this
-    const { most } = this.waiting
-    const [l, w] = mine.turned ? [block.w, block.l] : [block.l, block.w]
+    const { share, step, evenly } = this.play
+    const [l, w] = sizeOf(mine)
     const [along, across] = axis === 0 ? [l, w] : [w, l]
-    const last = axisOf(mine) === axis ? (block.made as Join).last : block.number
-    const spare = this.spare(2 * block.net) - (l * w - block.net)
-    const wider = this.exact ? 0 : Math.min(this.widest, spare / along)
+    const number = axisOf(mine) === axis ? (block.made as Join).last : block.number
+    const waste = this.spare(2 * block.net) - (l * w - block.net)
     const turns = block.turns && turning
-    const inSheet = this.longest(axis, across, turns) - along
-    const area = (most - block.net) / (1 - play.share)
-    for (const sides of this.beside(axis, across, this.narrower(spare), wider, turning)) {
-      // what is longer reaches over every sheet, or would never have its turn
-      const longest = Math.min(inSheet, area / sides[0]!.across + SAME)
-      for (const other of sides) {
-        if (other.along > longest) break
-        if (other.number > last || block.net + other.net > most) continue
-        const gap = across - other.across
-        if ((gap * other.net) / other.across > spare) continue
-        const uneven = block.uneven + other.uneven + Math.abs(gap)
-        const joins = block.joins + other.joins + 1
-        if (play.step !== undefined && uneven > play.step * (AT_ONCE + FOR_EACH * joins)) continue
-        const [long, wide] = [along + other.along, Math.max(across, other.across)]
-        const [nl, nw] = axis === 0 ? [long, wide] : [wide, long]
-        if (gap < 0 && !this.fitsSome(nl, nw, turns)) continue
-        const net = block.net + other.net
-        if (!this.exact && long * wide - net > this.spare(net)) continue
-        if (!this.packing.both(block.holds, other.holds)) continue
-        const holds = this.packing.sum(block.holds, other.holds)
-        const b = other.block
-        const name = (block.name + b.name) % PRIME
-        const largest = Math.max(block.largest, b.largest)
-        const made: Join = { axis, parts: [mine, other], last: b.number }
-        this.offer({ number: -1, l: nl, w: nw, net, turns, holds, name, largest, uneven, joins, made })
-      }
+    // else it would never have its turn
+    const net = this.waiting.most - block.net
+    // the smallest were built first: what has a higher number is larger
+    const area = Math.min(net, evenly ? Infinity : this.all[number]!.net) / (1 - share) + SAME
+    const others = this.joinable[axis]![turning ? 1 : 0].fitting({
+      across,
+      narrower: this.narrower(waste),
+      wider: this.exact ? 0 : Math.min(this.widest, waste / along),
+      longest: this.longest(axis, across, turns) - along,
+      ...{ area, net, number, waste },
+      uneven: step === undefined ? Infinity : step * (AT_ONCE + FOR_EACH * (block.joins + 1)) - block.uneven,
+    })
+    for (const other of others) {
+      const b = other.block
+      const gap = across - other.across
+      const [long, wide] = [along + other.along, Math.max(across, other.across)]
+      const [nl, nw] = axis === 0 ? [long, wide] : [wide, long]
+      if (gap < 0 && !this.fitsSome(nl, nw, turns)) continue
+      const both = block.net + other.net
+      if (!this.exact && long * wide - both > this.spare(both)) continue
+      if (!this.packing.both(block.holds, other.holds)) continue
+      this.offer({
+        number: -1,
+        l: nl,
+        w: nw,
+        net: both,
+        turns,
+        holds: this.packing.sum(block.holds, other.holds),
+        name: (block.name + b.name) % PRIME,
+        largest: Math.max(block.largest, b.largest),
+        uneven: block.uneven + other.uneven + Math.abs(gap),
+        joins: block.joins + other.joins + 1,
+        made: { axis, parts: [mine, other], last: b.number },
+      })
     }
   }
 
@@ -280,13 +275,6 @@ export class SnugBlocks {
     for (const s of this.problem.sheets) if (holds(s, l, w) || (turns && holds(s, w, l))) return true
     return false
   }
-}
-
-/** Puts a side where it belongs among others, the shortest first. */
-function insert(sides: Side[], side: Side): void {
-  let at = sides.length
-  while (at > 0 && sides[at - 1]!.along > side.along) at--
-  sides.splice(at, 0, side)
 }
 
 /** The place of each shape by its area, the smallest first. */

@@ -143,7 +143,7 @@ export class SnugSheets {
     const { step, hole, evenly } = blocks.play
     const goesOn = hole !== undefined || (step !== undefined && blocks.upTo === Infinity)
     const [length, across] = axis === 0 ? [l, w] : [w, l]
-    for (const sides of blocks.beside(axis, across, blocks.narrower(from.spare), 0, turning))
+    for (const sides of blocks.beside(axis, across, blocks.narrower(from.spare), turning))
       for (const side of sides) {
         const { block, along } = side
         const left = length - along
@@ -174,12 +174,12 @@ export class SnugSheets {
   /** Fills what is left of a sheet by one block, or by one beside which the hole is. */
   private close(sheet: number, rest: Rest): void {
     const { hole = 0, most } = this.play
+    const area = this.problem.sheets[sheet]!.area - rest.net
     for (const last of this.lasts(rest)) {
-      if (!this.packing.both(rest.holds, last.holds)) continue
+      const waste = area - last.net
+      if (waste > most + hole + SAME || !this.packing.both(rest.holds, last.holds)) continue
       const [l, w] = sizeOf(last)
       if (w > rest.w + SAME || l > rest.l + SAME) continue
-      const waste = this.problem.sheets[sheet]!.area - rest.net - last.block.net
-      if (waste > most + hole + SAME) continue
       const name = (rest.name + last.block.name + sheet) % PRIME
       if (this.seen.has(name)) continue
       this.seen.add(name)
