@@ -138,7 +138,7 @@ export class SnugBlocks {
 
   /** Blocks to be joined along an axis to something of a size across, no more narrow than told, mm; of each size the shortest first. */
   beside(axis: 0 | 1, across: number, narrower: number, turning: boolean): readonly (readonly Side[])[] {
-    return this.joinable[axis]![turning ? 1 : 0].beside(across, narrower, 0)
+    return this.joinable[axis]![turning ? 1 : 0].beside(across, narrower)
   }
 
   /** Blocks, lying as they must, that fill a rectangle but for about some area, mm and mm²: those it holds are among them. */

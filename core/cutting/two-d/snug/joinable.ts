@@ -6,10 +6,12 @@ export interface Wanted {
   readonly across: number
   readonly narrower: number
   readonly wider: number
-  /** No longer than this, mm, and no larger, mm², in all and in its pieces. */
+  /** No longer than this, mm. */
   readonly longest: number
-  readonly area: number
+  /** Its pieces come to no more, mm². */
   readonly net: number
+  /** What is larger than that in all is never wanted, mm²; some of it may be found all the same. */
+  readonly area: number
   /** Of no higher number. */
   readonly number: number
   /** What sides may differ by in the other and where they are joined, mm; it may be more by a part for each join in the other. */
@@ -68,10 +70,10 @@ export class Joinable {
     this.least[size] = Math.min(this.least[size]!, uneven)
   }
 
-  /** Those no more narrow or wide than told, mm; of each size the shortest first. */
-  beside(across: number, narrower: number, wider: number): readonly (readonly Side[])[] {
+  /** Those as wide as told or no more narrow than that, mm, by their sizes; of each size the shortest first. */
+  beside(across: number, narrower: number): readonly (readonly Side[])[] {
     const found: Side[][] = []
-    const last = Math.min(this.whole(across + wider), this.rows.length - 1)
+    const last = Math.min(this.whole(across), this.rows.length - 1)
     for (let size = Math.max(0, this.whole(across - narrower)); size <= last; size++) {
       const row = this.rows[size]
       if (row) found.push(row.sides)
@@ -79,6 +81,7 @@ export class Joinable {
     return found
   }
 
+  /** Those that are all that is wanted, in order of their size across, of each size the shortest first. */
   fitting(wanted: Wanted): readonly Side[] {
     const { across, narrower, wider, longest, uneven } = wanted
     const { rows, least, shortest } = this
@@ -97,7 +100,9 @@ export class Joinable {
   private ofRow(places: readonly number[], wanted: Wanted, found: Side[]): void {
     const { numbers } = this
     const { across, uneven, number, net, waste } = wanted
-    const longest = Math.min(wanted.longest, wanted.area / numbers[places[0]! * FIELDS + ACROSS]!)
+    // sizes of one row differ by less than a mm
+    const thinnest = Math.max(1, numbers[places[0]! * FIELDS + ACROSS]! - 1)
+    const longest = Math.min(wanted.longest, wanted.area / thinnest)
     for (const place of places) {
       const from = place * FIELDS
       if (numbers[from + ALONG]! > longest) return
