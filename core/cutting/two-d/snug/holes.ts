@@ -17,7 +17,7 @@ const MORE = 20_000
 
 /**
  * Full sheets of what was cut from sheets without waste, but for some pieces that are missing: most sheets are full to the brim,
- * and in the others sides agree as well, but for a hole. Where two pieces of one sheet are missing it isn't found.
+ * and in the others sides agree as well, but for one hole in each.
  * @param may what all sheets together may waste and cost, mm²
  * @returns full sheets that go together: of all pieces, or of as many as was found
  */
