@@ -21,7 +21,7 @@ const SHARE = 0.1
  */
 const ROUNDS: readonly { reach: Reach; sated: number; worth: number }[] = [
   { reach: { blocks: 10_000, rests: 6000, sheets: 4000 }, sated: 2, worth: 0 },
-  { reach: { blocks: 40_000, rests: 6000, sheets: 4000 }, sated: 4, worth: 8 },
+  { reach: { blocks: 40_000, rests: 6000, sheets: 4000 }, sated: 4, worth: 3 },
 ]
 
 /** So many full sheets are kept from level to level. */
