@@ -37,11 +37,10 @@ const SNUG_LEVELS: readonly Level[] = [
   { times: 3.5, blocks: 2000, rests: 10_000, sheets: 5000, nodes: 1000 },
 ]
 
-/**
- * Where no more than this part may be wasted all of it may lie in a few places; where it is more there is room enough. The last
- * sheet is filled at once where it may waste that part at least.
- */
+/** Where no more than this part may be wasted all of it may lie in a few places; where it is more there is room enough. */
 const HOLES = 0.05
+
+/** A last sheet that may waste this part at least is filled at once. */
 const LAST = 0.035
 
 /** How much waste a large block is worth when it is decided what is joined next. */
@@ -111,11 +110,11 @@ export class FullSheets {
   private withLast(full: readonly FullSheet[], limit: number): Layout | null {
     const parts = without(this.problem, full)
     const { rest } = parts
-    const cost = limit - full.reduce((sum, f) => sum + this.problem.sheets[f.sheet]!.cost, 0)
-    const stock = stockWithin(rest, cost)
+    const left = limit - full.reduce((sum, f) => sum + this.problem.sheets[f.sheet]!.cost, 0)
+    const stock = stockWithin(rest, left)
     const room = roomOf(rest, stock)
     if (rest.pieces.length === 0 || stock.length !== 1 || room - areaOfAll(rest) < LAST * room) return null
-    const plan = fillLastTwo(rest, cost, this.means)
+    const plan = fillLastTwo(rest, left, this.means)
     return plan && together(this.problem, full, parts, plan)
   }
 

@@ -82,7 +82,7 @@ export class SnugSheets {
     return this.blocks.all.length
   }
 
-  /** @returns whether these are all there are whose blocks keep to the play */
+  /** @returns whether these are all there are whose blocks keep to the play, those with a hole left aside */
   find(over: () => boolean): boolean {
     this.blocks.build(over)
     if (this.reach.rows) this.blocks.addRows(this.reach.rows, over)
@@ -133,7 +133,7 @@ export class SnugSheets {
 
   /**
    * Takes one more block away, of a row in one order only. What one block may fill is closed, the rest is kept. Where there may
-   * be a hole in what is left it may be the smaller side of the cut.
+   * be a hole in what is left that may be the smaller side of the cut.
    */
   private smaller(sheet: number, from: Rest, axis: 0 | 1, turning: boolean, keep: (rest: Rest) => void): void {
     const { blocks, packing } = this
@@ -143,12 +143,13 @@ export class SnugSheets {
     const { step, hole, evenly } = blocks.play
     const goesOn = hole !== undefined || (step !== undefined && blocks.upTo === Infinity)
     const [length, across] = axis === 0 ? [l, w] : [w, l]
+    const longest = hole === undefined ? (length + SAME) / 2 : length - SAME
     for (const sides of blocks.beside(axis, across, blocks.narrower(from.spare), turning))
       for (const side of sides) {
         const { block, along } = side
         const left = length - along
         // what comes after is longer still
-        if (along > (hole === undefined ? left : length - SAME) + SAME) break
+        if (along > longest) break
         const lost = along * side.across - block.net + along * (across - side.across)
         if (block.number < least || side.across > across + SAME || lost > from.spare + SAME) continue
         const [rl, rw] = axis === 0 ? [left, w] : [l, left]
