@@ -8,7 +8,7 @@ import type { Play } from './snug/blocks'
 import { BySteps } from './snug/by-steps'
 import { fillSnugly, playFor, type Reach } from './snug/fill'
 import { fillButForHoles } from './snug/holes'
-import { areaOfAll, demandOf, roomOf, stockWithin, type Problem } from './sheets'
+import { areaOfAll, costOf, demandOf, roomOf, stockWithin, type Problem } from './sheets'
 
 /** How far all pieces are built up, one time after the other: the share of the slack that one sheet may waste, pairs. */
 const LEVELS: readonly { share: number; pairs: number }[] = [
@@ -110,7 +110,7 @@ export class FullSheets {
   private withLast(full: readonly FullSheet[], limit: number): Layout | null {
     const parts = without(this.problem, full)
     const { rest } = parts
-    const left = limit - full.reduce((sum, f) => sum + this.problem.sheets[f.sheet]!.cost, 0)
+    const left = limit - costOf(this.problem, full)
     const stock = stockWithin(rest, left)
     const room = roomOf(rest, stock)
     if (rest.pieces.length === 0 || stock.length !== 1 || room - areaOfAll(rest) < LAST * room) return null
@@ -128,7 +128,7 @@ export class FullSheets {
         Array.from(f.built.counts).flatMap((n, shape) => byShape[shape]!.splice(0, n)),
       ),
     )
-    return { laid, left: byShape.flat(), cost: laid.reduce((sum, l) => sum + this.problem.sheets[l.sheet]!.cost, 0) }
+    return { laid, left: byShape.flat(), cost: costOf(this.problem, laid) }
   }
 
   /** Full sheets with next to no waste; null where more may be wasted, or when that has been tried. */

@@ -5,7 +5,7 @@ import { fillLastTwo } from './last-two'
 import type { Layout } from './layout'
 import { holds } from './problem'
 import { together, without, type Rest } from './rest'
-import { areaOfAll, roomOf, stockWithin, type Problem, type Sheet } from './sheets'
+import { areaOfAll, costOf, roomOf, stockWithin, type Problem, type Sheet } from './sheets'
 import { fullSheet } from './snug/full'
 import { SnugSheets } from './snug/sheets'
 import { thriftyFirst } from './snug/thrifty'
@@ -152,7 +152,7 @@ export class OneByOne {
   }
 
   private limitBeside(full: readonly FullSheet[]): number {
-    return this.limit - full.reduce((sum, f) => sum + this.problem.sheets[f.sheet]!.cost, 0)
+    return this.limit - costOf(this.problem, full)
   }
 }
 

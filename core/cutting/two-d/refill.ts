@@ -6,7 +6,7 @@ import type { FullSheets } from './full-sheets'
 import { peel } from './peel'
 import { renamed, together, without } from './rest'
 import { LimitSearch } from './search'
-import { areaOf, type Problem } from './sheets'
+import { areaOf, costOf, type Problem } from './sheets'
 
 /** How many sheets are emptied and filled anew in one move. */
 const EMPTIED = [2, 2, 3, 3, 4, 6]
@@ -96,13 +96,13 @@ export class Refill {
     const open = this.opened(kept, pieces)
     const wasted = emptied.reduce((sum, l) => sum + this.wasteOf(l), 0)
     const spare = Math.max(wasted - areaOf(this.problem, this.now.left), AGAIN * random() * wasted)
-    const limit = this.limit - this.cost(kept)
+    const limit = this.limit - costOf(this.problem, kept)
     const full = this.snugly(open, emptied.length, limit) ?? this.peeled(open, spare, limit)
     const parts = without(open, full)
-    const search = new LimitSearch(parts.rest, limit - this.cost(full), random)
+    const search = new LimitSearch(parts.rest, limit - costOf(this.problem, full), random)
     search.run({ over: this.over, steps: REST })
     const anew = renamed(together(open, full, parts, layoutOf(parts.rest, search.best)), pieces)
-    return { laid: [...kept, ...anew.laid], left: anew.left, cost: this.cost(kept) + anew.cost }
+    return { laid: [...kept, ...anew.laid], left: anew.left, cost: costOf(this.problem, kept) + anew.cost }
   }
 
   /** By sheets with next to no waste, where no more may be wasted; else, and at times even so, null. */
@@ -148,9 +148,6 @@ export class Refill {
       this.problem,
       laid.lying.map((p) => p.piece),
     )
-
-  private readonly cost = (sheets: readonly Pick<Laid, 'sheet'>[]): number =>
-    sheets.reduce((sum, l) => sum + this.problem.sheets[l.sheet]!.cost, 0)
 }
 
 /** A plan made cheap enough: the sheets that waste most are given up, what they held is left. */

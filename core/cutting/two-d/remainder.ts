@@ -2,7 +2,7 @@ import type { Means } from '../means'
 import type { Laid, Layout } from './layout'
 import { layoutOf } from './layout'
 import { LimitSearch } from './search'
-import { areaOfAll, type Problem, type Sheet } from './sheets'
+import { areaOfAll, costOf, type Problem, type Sheet } from './sheets'
 
 /** How many lengths are tried on each axis, and the steps of a search for one. */
 const TRIES = 5
@@ -101,5 +101,5 @@ function shortened(
   if (!search.run({ over: means.over, steps: STEPS })) return null
   const found = layoutOf(tight, search.best)
   const laid = found.laid.map((l) => (l.sheet === sheets.length ? { ...l, sheet: index } : l))
-  return { laid, left: [], cost: laid.reduce((sum, l) => sum + problem.sheets[l.sheet]!.cost, 0) }
+  return { laid, left: [], cost: costOf(problem, laid) }
 }

@@ -1,6 +1,6 @@
 import type { FullSheet } from './build-up'
 import { layFull, type Laid, type Layout } from './layout'
-import type { Problem } from './sheets'
+import { costOf, type Problem } from './sheets'
 
 /** What is left of a problem when some full sheets are cut. */
 export interface Rest {
@@ -27,7 +27,7 @@ export function together(problem: Problem, full: readonly FullSheet[], { taken, 
   return {
     laid: [...full.map((f, i) => layFull(problem, f, taken[i]!)), ...laid],
     left,
-    cost: cost + full.reduce((sum, f) => sum + problem.sheets[f.sheet]!.cost, 0),
+    cost: cost + costOf(problem, full),
   }
 }
 

@@ -75,6 +75,10 @@ export function stockWithin(problem: Problem, limit: number): number[] {
   return used
 }
 
+/** What some sheets cost, mm² of what is bought. */
+export const costOf = ({ sheets }: Problem, some: readonly { readonly sheet: number }[]): number =>
+  some.reduce((sum, { sheet }) => sum + sheets[sheet]!.cost, 0)
+
 /** Area of some of the sheets, by their kind, with a kerf, mm². */
 export const roomOf = ({ sheets }: Problem, stock: readonly number[]): number =>
   stock.reduce((sum, s) => sum + sheets[s]!.area, 0)

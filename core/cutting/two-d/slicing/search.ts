@@ -1,6 +1,6 @@
 import type { Means } from '../../means'
 import type { Laid, Layout } from '../layout'
-import { areaOfAll, goesInto, roomOf, stockWithin, type Problem, type Shape, type Sheet } from '../sheets'
+import { areaOfAll, costOf, goesInto, roomOf, stockWithin, type Problem, type Shape, type Sheet } from '../sheets'
 import { Annealing } from './annealing'
 import { layTree } from './lay'
 
@@ -105,7 +105,7 @@ export class SlicingSearch {
     return {
       laid,
       left: problem.pieces.flatMap((_, piece) => (lies.has(piece) ? [] : [piece])),
-      cost: laid.reduce((sum, l) => sum + problem.sheets[l.sheet]!.cost, 0),
+      cost: costOf(problem, laid),
     }
   }
 }
