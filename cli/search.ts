@@ -19,20 +19,23 @@ const WORTH = 2000
  */
 export async function bestPlan(instance: CutInstance, seed: number, end: number): Promise<CutPlan> {
   const begun = performance.now()
-  const now = (): number => performance.now()
+  const beside: { second?: SecondSearch } = {}
+  // a part of the search takes seconds at times, but the clock is asked all the while
+  const now = (): number => {
+    const time = performance.now()
+    if (!beside.second && time - begun > AFTER && end - time > WORTH)
+      beside.second = new SecondSearch({ instance, seed: seed + 1, seconds: (end - time) / 1000 })
+    return time
+  }
   const search = cutting(instance, meansUntil(randomFrom(seed), ROUNDS, await linearSolver(), now, end))
-  let second: SecondSearch | null = null
   let step = search.next()
-  while (!step.done && !second?.plan?.proven) {
-    const [gone, left] = [now() - begun, end - now()]
-    if (!second && gone > AFTER && left > WORTH)
-      second = new SecondSearch({ instance, seed: seed + 1, seconds: left / 1000 })
+  while (!step.done && !beside.second?.plan?.proven) {
     await turn()
     step = search.next()
   }
   const plan = step.value
-  const other = plan.proven ? null : await second?.last()
-  second?.stop()
+  const other = plan.proven ? null : await beside.second?.last()
+  beside.second?.stop()
   return other && isBetter(other, plan) ? other : plan
 }
 

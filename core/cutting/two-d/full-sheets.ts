@@ -5,9 +5,11 @@ import { fillLastTwo } from './last-two'
 import { layFull, type Layout } from './layout'
 import { together, without } from './rest'
 import type { Play } from './snug/blocks'
+import type { Agreeing } from './snug/agreeing'
 import { BySteps } from './snug/by-steps'
 import { fillSnugly, playFor, type Reach } from './snug/fill'
-import { fillButForHoles } from './snug/holes'
+import { ButForHoles } from './snug/holes'
+import { WithoutWaste } from './snug/without-waste'
 import { areaOfAll, costOf, demandOf, roomOf, stockWithin, type Problem } from './sheets'
 
 /** How far all pieces are built up, one time after the other: the share of the slack that one sheet may waste, pairs. */
@@ -24,21 +26,12 @@ interface Level extends Reach {
   readonly times: number
 }
 
-/** How far sheets without waste are looked for before that, where none may be wasted. */
-const TIGHT_LEVELS: readonly Level[] = [
-  { times: 0, blocks: 3000, rests: 20_000, sheets: 10_000, nodes: 1000, tries: { lasts: 150, more: [20] } },
-  { times: 0, blocks: 10_000, rests: 25_000, sheets: 50_000, nodes: 2000 },
-]
-
-/** The same with next to no waste. */
+/** How far sheets are looked for before that, where next to nothing may be wasted. */
 const SNUG_LEVELS: readonly Level[] = [
   { times: 2.3, blocks: 3000, rests: 10_000, sheets: 5000, nodes: 1000 },
   { times: 1.3, blocks: 4000, rests: 10_000, sheets: 5000, nodes: 1000 },
   { times: 3.5, blocks: 2000, rests: 10_000, sheets: 5000, nodes: 1000 },
 ]
-
-/** Where no more than this part may be wasted all of it may lie in a few places; where it is more there is room enough. */
-const HOLES = 0.05
 
 /** A last sheet that may waste this part at least is filled at once. */
 const LAST = 0.035
@@ -61,9 +54,8 @@ export class FullSheets {
   private level = 0
   private snugLevel = 0
   private chosenFrom = ''
-  private readonly bySteps: BySteps
-  /** Whether it is yet to be tried that sides agree wholly, but for a few holes. */
-  private mayHaveHoles: boolean
+  /** The ways to look for sides that agree, one after the other. */
+  private readonly ways: readonly Agreeing[]
 
   constructor(
     private readonly problem: Problem,
@@ -72,8 +64,11 @@ export class FullSheets {
   ) {
     this.room = roomFor(problem, least)
     this.slack = Math.max(0, this.room - areaOfAll(problem))
-    this.bySteps = new BySteps(problem, this.slack, this.room, means.second)
-    this.mayHaveHoles = !means.second && this.slack <= HOLES * this.room
+    const { slack, room } = this
+    const { second } = means
+    this.ways = this.isTight
+      ? [new WithoutWaste(problem, second)]
+      : [new ButForHoles(problem, slack, second ? 0 : room), new BySteps(problem, slack, room, second)]
   }
 
   /** What blocks may waste, where that is next to nothing, for some times the share that the plan may waste. */
@@ -89,19 +84,23 @@ export class FullSheets {
     return this.laid(this.snug(limit) ?? this.grown(limit))
   }
 
+  /** Whether nothing may be wasted. */
+  get isTight(): boolean {
+    return this.play(1)?.share === 0
+  }
+
   /** Whether sides that agree may tell more, and how many rounds of the other ways that is worth. */
-  get agree(): Pick<BySteps, 'goes' | 'worth'> {
-    return this.mayHaveHoles ? { goes: true, worth: 0 } : this.bySteps
+  get agree(): Pick<Agreeing, 'goes' | 'worth'> {
+    return this.way
+  }
+
+  private get way(): Agreeing {
+    return this.ways.find((w) => w.goes) ?? this.ways.at(-1)!
   }
 
   /** Looks for sides that agree, then for such as nearly do, and lays the full sheets that together cover most. */
   agreeing(limit: number): Layout {
-    const { problem, mayHaveHoles } = this
-    const { over } = this.means
-    this.mayHaveHoles = false
-    const full = mayHaveHoles
-      ? fillButForHoles(problem, { waste: this.slack + 1, cost: limit }, over)
-      : this.bySteps.next(limit, over)
+    const full = this.way.next(limit, this.means.over)
     full.forEach(this.add)
     return this.withLast(full, limit) ?? this.laid(full)
   }
@@ -133,8 +132,8 @@ export class FullSheets {
 
   /** Full sheets with next to no waste; null where more may be wasted, or when that has been tried. */
   private snug(limit: number): FullSheet[] | null {
-    const tight = this.play(1)?.share === 0
-    const reach = (tight ? TIGHT_LEVELS : SNUG_LEVELS)[this.snugLevel++]
+    if (this.isTight) return null
+    const reach = SNUG_LEVELS[this.snugLevel++]
     const play = reach && this.play(reach.times)
     if (!play) return null
     const full = fillSnugly(this.problem, play, { waste: this.slack, cost: limit }, reach, this.means.over)

@@ -15,6 +15,9 @@ import { areaOf, areaOfAll, stockWithin, type Problem } from './sheets'
 const STEPS = 3000
 const MOVES = 3
 
+/** Single pieces go on so far before anything else: that is enough where there is room. */
+const BRIEFLY = 500
+
 /** How often the way that is nearer to a plan goes on for each time of the other. */
 const NEARER = 2
 
@@ -105,6 +108,7 @@ class Cheaper {
   private readonly tight: boolean
   /** So much may be wasted that blocks that fit are no use. */
   private readonly loose: boolean
+  private begins = true
   private rounds = 0
   /** Rounds until sides that nearly agree are looked for again. */
   private rest = 0
@@ -117,9 +121,8 @@ class Cheaper {
     private readonly means: Means,
   ) {
     this.roomy = full.slack > ROOMY * (full.slack + areaOfAll(problem))
-    const play = full.play(1)
-    this.tight = play?.share === 0
-    this.loose = play === null
+    this.tight = full.isTight
+    this.loose = full.play(1) === null
     this.single = new LimitSearch(problem, limit, means.random, PATIENT)
     this.sheets = new Refill(problem, limit, from, means.random, means.over, full.add, full)
     this.trees = new SlicingSearch(problem, limit, means)
@@ -128,11 +131,20 @@ class Cheaper {
 
   /** @returns the plan within the limit that leaves least */
   round(): Layout {
-    const count = this.rounds++
+    if (this.begins) this.begin()
+    else if (!this.agree()) this.goOn(this.rounds++)
+    return this.best
+  }
+
+  private begin(): void {
+    this.begins = false
+    this.single.run({ over: this.means.over, steps: BRIEFLY })
+  }
+
+  private goOn(count: number): void {
     if (count < this.light) this.singles(1)
     else if (!this.trees.goes || this.tight) this.others(count)
-    else if (this.onlyFills || !this.agree()) this.byTurns(count)
-    return this.best
+    else this.byTurns(count)
   }
 
   private get light(): number {
@@ -153,7 +165,8 @@ class Cheaper {
 
   /** Looks for sides that nearly agree: until that takes long, then by turns with the other ways. @returns whether it did */
   private agree(): boolean {
-    if (!this.full.agree.goes || this.rest-- > 0) return false
+    const may = (this.trees.goes || this.tight) && !this.onlyFills
+    if (!may || !this.full.agree.goes || this.rest-- > 0) return false
     this.rest = this.full.agree.worth
     this.sheets.offer(this.full.agreeing(this.limit))
     return true

@@ -1,5 +1,6 @@
 import type { FullSheet } from '../build-up'
 import type { Problem } from '../sheets'
+import type { Agreeing } from './agreeing'
 import { oneMayWaste, TOO_MUCH } from './fill'
 import { Filling, type Tries } from './filling'
 import { Pool } from './pool'
@@ -38,7 +39,7 @@ const LEAST = 10_000
  * not known, so it is tried with more and more. Of the full sheets, those whose sides differ least are kept: of thousands
  * those that were cut from one sheet are among the first few hundred. What sets of them leave is looked through again.
  */
-export class BySteps {
+export class BySteps implements Agreeing {
   private step: number
   private round = 0
   private levels = 0

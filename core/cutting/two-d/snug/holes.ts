@@ -1,9 +1,13 @@
 import type { FullSheet } from '../build-up'
+import type { Agreeing } from './agreeing'
 import type { Problem } from '../sheets'
 import type { Spent } from './cover'
 import { Filling, type Tries } from './filling'
 import { Pool } from './pool'
 import { SnugSheets, type Reach } from './sheets'
+
+/** Where no more than this part may be wasted all of it may lie in a few places; where it is more there is room enough. */
+const MOST = 0.06
 
 /** How far sheets without waste are looked for. */
 const REACH: Reach = { blocks: 10_000, rests: 6000, sheets: 4000 }
@@ -29,4 +33,27 @@ export function fillButForHoles(problem: Problem, may: Spent, over: () => boolea
   pool.add(snug.found)
   const effort = { tries: TRIES, tried: new Set<string>(), lasts: { left: LASTS }, more: { left: MORE }, over }
   return new Filling(problem, { ...play, hole: may.waste }, may, effort).filled(pool)
+}
+
+/** The same, once, as one of the ways to look for sides that agree. */
+export class ButForHoles implements Agreeing {
+  goes: boolean
+  readonly worth = 0
+
+  /**
+   * @param slack what all sheets together may waste, mm²
+   * @param room the area of the sheets, mm²
+   */
+  constructor(
+    private readonly problem: Problem,
+    private readonly slack: number,
+    room: number,
+  ) {
+    this.goes = slack <= MOST * room
+  }
+
+  next(limit: number, over: () => boolean): readonly FullSheet[] {
+    this.goes = false
+    return fillButForHoles(this.problem, { waste: this.slack + 1, cost: limit }, over)
+  }
 }

@@ -1,0 +1,73 @@
+import { afterEach, describe, expect, it, vi } from 'vitest'
+import type { CutInstance, CutPlan } from '#core/cutting/instance'
+import type { Means } from '#core/cutting/means'
+
+/** When second searches were begun, and what each had found; and what the first search does. */
+const { begun, search } = vi.hoisted(() => ({
+  begun: [] as number[],
+  search: { run: null as null | ((means: Means) => Generator<CutPlan, CutPlan>), found: null as CutPlan | null },
+}))
+
+vi.mock('../../cli/second-search', () => ({
+  SecondSearch: class {
+    plan = search.found
+    constructor() {
+      begun.push(performance.now())
+    }
+    last(): Promise<CutPlan | null> {
+      return Promise.resolve(search.found)
+    }
+    stop(): void {
+      // nothing runs
+    }
+  },
+}))
+vi.mock('#core/cutting/solve', () => ({ cutting: (_: CutInstance, means: Means) => search.run!(means) }))
+
+const { bestPlan } = await import('../../cli/search')
+
+const instance = { id: 'one', kind: '2d', kerf: 0, stock: [], parts: [] } as unknown as CutInstance
+const planOf = (bought: number, proven: boolean): CutPlan =>
+  ({ placements: [], unplaced: [], bought, atLeast: 1, proven, endedByClock: !proven }) as CutPlan
+
+/** A search of one long part: the clock is asked all the while, but no plan comes of it until its end. */
+const inOnePart = (ms: number, plan: CutPlan) =>
+  function* (means: Means): Generator<CutPlan, CutPlan> {
+    const end = performance.now() + ms
+    while (performance.now() < end) means.over()
+    yield plan
+    return plan
+  }
+
+const soon = (ms: number): number => performance.now() + ms
+
+afterEach(() => {
+  begun.length = 0
+  search.found = null
+})
+
+describe('a second search', () => {
+  it('is begun after a second, also while the first is in the middle of a part', async () => {
+    search.run = inOnePart(2500, planOf(3e6, false))
+    const start = performance.now()
+    await bestPlan(instance, 1, soon(10_000))
+    expect(begun.length).toBe(1)
+    expect(begun[0]! - start).toBeLessThan(2400)
+  })
+
+  it('is not begun where the first is through before, nor where little time is left', async () => {
+    search.run = inOnePart(100, planOf(1, true))
+    await bestPlan(instance, 1, soon(10_000))
+    search.run = inOnePart(1500, planOf(3e6, false))
+    await bestPlan(instance, 1, soon(2000))
+    expect(begun).toEqual([])
+  })
+
+  it('is listened to where it has bought less', async () => {
+    search.run = inOnePart(1200, planOf(3e6, false))
+    search.found = planOf(2e6, false)
+    expect((await bestPlan(instance, 1, soon(10_000))).bought).toBe(2e6)
+    search.found = planOf(4e6, false)
+    expect((await bestPlan(instance, 1, soon(10_000))).bought).toBe(3e6)
+  })
+})
