@@ -11,7 +11,10 @@ function sideOf(random: Random, number: number, fine: number): Side {
   const [along, across] = [size(600), size(60)]
   const some = { net: along * across * (0.9 + 0.1 * random()), uneven: 6 * random(), joins: below(random, 8), number }
   const holds = new Int32Array()
-  const block: SnugBlock = { ...some, ...{ l: along, w: across, turns: false, holds, name: 0, largest: 0, made: 0 } }
+  const block: SnugBlock = {
+    ...some,
+    ...{ l: along, w: across, turns: false, holds, name: 0, largest: 0, made: 0, chance: 0 },
+  }
   return { block, turned: false, along, across, holds, ...some }
 }
 

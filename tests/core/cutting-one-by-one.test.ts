@@ -12,7 +12,7 @@ import type { SnugBlock } from '#core/cutting/two-d/snug/block'
 import { SnugBlocks } from '#core/cutting/two-d/snug/blocks'
 import { fullSheet } from '#core/cutting/two-d/snug/full'
 import { SnugSheets } from '#core/cutting/two-d/snug/sheets'
-import { EachInTurn, SmallestFirst } from '#core/cutting/two-d/snug/turns'
+import { EachInTurn, LikeliestFirst, SmallestFirst } from '#core/cutting/two-d/snug/turns'
 import { panels } from './cut-instances'
 import { faultsOf, meansOf, shapeOf, sheetOf, shrunk } from './cut-problems'
 
@@ -42,6 +42,7 @@ describe('blocks in turn', () => {
       largest,
       uneven: 0,
       joins: 0,
+      chance: 0,
       made: 0,
     },
   })
@@ -62,6 +63,15 @@ describe('blocks in turn', () => {
     blocks.forEach((b) => turns.push(b))
     expect(turns.least()).toBe(8)
     expect(blocks.map(() => turns.pop()!.net)).toEqual([8, 9, 10, 60, 79])
+    expect([turns.pop(), turns.least()]).toEqual([null, Infinity])
+  })
+
+  it('are the likeliest first where what joins leave to chance counts, of such the smallest', () => {
+    const turns = new LikeliestFirst()
+    const chances = [2, 1, 1, 0.5, 3]
+    blocks.forEach((b, i) => turns.push({ ...b, chance: chances[i]! }))
+    expect(turns.least()).toBe(8)
+    expect(blocks.map(() => turns.pop()!.net)).toEqual([60, 8, 10, 9, 79])
     expect([turns.pop(), turns.least()]).toEqual([null, Infinity])
   })
 

@@ -5,9 +5,11 @@ import type { Layout } from '#core/cutting/two-d/layout'
 import { pose } from '#core/cutting/two-d/problem'
 import { layOut } from '#core/cutting/two-d/solve'
 import { areaOfAll, sameTogether, type Problem } from '#core/cutting/two-d/sheets'
+import { SnugBlocks } from '#core/cutting/two-d/snug/blocks'
+import { EXACTLY } from '#core/cutting/two-d/snug/fill'
 import { WithoutWaste } from '#core/cutting/two-d/snug/without-waste'
 import { panels } from './cut-instances'
-import { checked, faultsOf, meansOf, SHEET, shrunk } from './cut-problems'
+import { checked, faultsOf, meansOf, shapeOf, SHEET, shrunk } from './cut-problems'
 
 const never = (): boolean => false
 
@@ -20,7 +22,7 @@ function known(seed: number): { problem: Problem; best: number } {
 
 describe('a hundred pieces that were cut from sheets without waste', () => {
   it('come out by more blocks where few don’t reach', { timeout: 60_000 }, () => {
-    const { problem, best } = known(10_032)
+    const { problem, best } = known(21_564)
     const search = new WithoutWaste(problem)
     const limit = areaOfAll(problem)
     expect(search.worth).toBe(0)
@@ -38,6 +40,36 @@ describe('a hundred pieces that were cut from sheets without waste', () => {
     expect(faultsOf(problem, plan!)).toEqual([])
     expect(plan!.left).toEqual([])
     expect(plan!.laid.length).toBe(best)
+  })
+})
+
+describe('blocks', () => {
+  // two of them go together by their sizes alone; three others each with each, as any of them might have lain beside any
+  const pieces = [
+    ...[shapeOf(500, 313, false), shapeOf(700, 313, false)],
+    ...[shapeOf(100, 200, false), shapeOf(110, 200, false), shapeOf(120, 200, false)],
+  ]
+  const problem = { ...sameTogether(pieces), sheets: [SHEET] }
+  const made = (likely: boolean): SnugBlocks => {
+    const blocks = new SnugBlocks(problem, { ...EXACTLY, likely }, 99)
+    blocks.build(never)
+    return blocks
+  }
+
+  it('leave the less to chance the fewer others they might have been made with, itself counted too', () => {
+    const chanceOf = (l: number): number => made(true).all.find((b) => b.l === l)!.chance
+    expect(chanceOf(500)).toBe(0)
+    expect(chanceOf(1200)).toBeCloseTo(Math.log2(3), 9)
+    expect(chanceOf(210)).toBeCloseTo(Math.log2(3), 9)
+    expect(chanceOf(230)).toBeCloseTo(Math.log2(4), 9)
+  })
+
+  it('are built the likeliest first, and are all the same in the end', () => {
+    const sizes = (likely: boolean): string[] => made(likely).all.map((b) => `${b.l} ${b.w}`)
+    const likely = sizes(true)
+    expect(likely.indexOf('1200 313')).toBeLessThan(likely.indexOf('330 200'))
+    expect(sizes(false).indexOf('1200 313')).toBeGreaterThan(sizes(false).indexOf('330 200'))
+    expect([...likely].sort()).toEqual(sizes(false).sort())
   })
 })
 

@@ -20,6 +20,8 @@ export interface SnugBlock {
   /** What the sides that are joined in it differ by together, mm, and how many joins there are. */
   readonly uneven: number
   readonly joins: number
+  /** What its joins leave to chance, bits: of each the number of blocks there were that go with its side, 1 added. */
+  readonly chance: number
   /** A shape, or what it is joined of. */
   readonly made: number | Join
 }

@@ -5,7 +5,7 @@ import { demandOf, type Problem, type Shape } from '../sheets'
 import { axisOf, PRIME, sizeOf, type Join, type Oriented, type Side, type SnugBlock } from './block'
 import { Joinable } from './joinable'
 import { spanningRows } from './spanning'
-import { EachInTurn, SmallestFirst, type Turns } from './turns'
+import { EachInTurn, LikeliestFirst, SmallestFirst, type Turns } from './turns'
 
 /** How much blocks may waste. */
 export interface Play {
@@ -17,6 +17,8 @@ export interface Play {
   readonly hole?: number
   /** Large pieces are to be in as many blocks as small ones are; else the smallest blocks are built first. */
   readonly evenly?: boolean
+  /** Those first of which the joins tell most: the fewer other blocks a block might have been joined with the likelier it is right. */
+  readonly likely?: boolean
   /** Sides that are joined differ by no more, mm; else by as much as the area tells. */
   readonly step?: number
 }
@@ -42,6 +44,8 @@ export class SnugBlocks {
   readonly all: SnugBlock[] = []
   /** Nothing may be wasted: then of blocks that are as wide the shorter has less in it. */
   readonly exact: boolean
+  /** The smallest are built first. */
+  readonly bySize: boolean
   /** All blocks whose pieces come to no more than this area have been built, mm². */
   upTo = 0
   /** By an axis, and by their size across and along it as whole numbers: an array is looked through quicker than a map. */
@@ -73,7 +77,8 @@ export class SnugBlocks {
     this.packing = new PackedCounts(demand)
     const wanted = problem.shapes.filter((_, shape) => demand[shape]! > 0)
     this.thinnest = Math.min(...wanted.map((s) => Math.min(s.l, s.w)))
-    this.waiting = play.evenly ? new EachInTurn(problem.shapes.length) : new SmallestFirst(atMost)
+    this.bySize = !play.evenly && !play.likely
+    this.waiting = turnsOf(play, problem.shapes.length, atMost)
     const ranks = ranksOf(problem.shapes)
     const random = randomFrom(1)
     problem.shapes.forEach(({ l, w, area, turns }, shape) => {
@@ -92,6 +97,7 @@ export class SnugBlocks {
           largest,
           uneven: 0,
           joins: 0,
+          chance: 0,
           made: shape,
         })
     })
@@ -200,7 +206,7 @@ export class SnugBlocks {
   /** @param turning whether it is joined with blocks that can be turned, or with the others */
   private join(mine: Oriented, axis: 0 | 1, turning: boolean): void {
     const { block } = mine
-    const { share, step, evenly } = this.play
+    const { share, step } = this.play
     const [l, w] = sizeOf(mine)
     const [along, across] = axis === 0 ? [l, w] : [w, l]
     const number = axisOf(mine) === axis ? (block.made as Join).last : block.number
@@ -209,7 +215,7 @@ export class SnugBlocks {
     // else it would never have its turn
     const net = this.waiting.most - block.net
     // the smallest were built first: what has a higher number is larger
-    const area = Math.min(net, evenly ? Infinity : this.all[number]!.net) / (1 - share) + SAME
+    const area = Math.min(net, this.bySize ? this.all[number]!.net : Infinity) / (1 - share) + SAME
     const others = this.joinable[axis]![turning ? 1 : 0].fitting({
       across,
       narrower: this.narrower(waste),
@@ -218,6 +224,7 @@ export class SnugBlocks {
       ...{ area, net, number, waste },
       uneven: step === undefined ? Infinity : step * (AT_ONCE + FOR_EACH * (block.joins + 1)) - block.uneven,
     })
+    const chance = Math.log2(1 + others.length)
     for (const other of others) {
       const b = other.block
       const gap = across - other.across
@@ -238,6 +245,7 @@ export class SnugBlocks {
         largest: Math.max(block.largest, b.largest),
         uneven: block.uneven + other.uneven + Math.abs(gap),
         joins: block.joins + other.joins + 1,
+        chance: block.chance + b.chance + chance,
         made: { axis, parts: [mine, other], last: b.number },
       })
     }
@@ -275,6 +283,11 @@ export class SnugBlocks {
     for (const s of this.problem.sheets) if (holds(s, l, w) || (turns && holds(s, w, l))) return true
     return false
   }
+}
+
+function turnsOf({ evenly, likely }: Play, ranks: number, atMost: number): Turns {
+  if (evenly) return new EachInTurn(ranks)
+  return likely ? new LikeliestFirst() : new SmallestFirst(atMost)
 }
 
 /** The place of each shape by its area, the smallest first. */

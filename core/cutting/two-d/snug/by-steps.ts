@@ -52,18 +52,18 @@ export class BySteps implements Agreeing {
   /**
    * @param slack what all sheets together may waste, mm²
    * @param room the area of the sheets, mm²
-   * @param between whether the steps are those between the others: for a second search
+   * @param second whether it is a second search: then the steps are those between the others, and the likeliest blocks come first
    */
   constructor(
     private readonly problem: Problem,
     private readonly slack: number,
     private readonly room: number,
-    between = false,
+    private readonly second = false,
   ) {
     const around = problem.pieces.reduce((sum, p) => sum + problem.shapes[p]!.l + problem.shapes[p]!.w, 0)
     const largest = Math.max(...problem.sheets.map((s) => s.area))
     this.sheets = Math.max(1, room / largest)
-    this.step = (FIRST * (between ? Math.sqrt(MORE) : 1) * slack) / around
+    this.step = (FIRST * (second ? Math.sqrt(MORE) : 1) * slack) / around
     this.pool = new Pool(problem, KEPT)
   }
 
@@ -83,9 +83,9 @@ export class BySteps implements Agreeing {
    * @returns full sheets that go together: of all pieces, or of as many as was found
    */
   next(limit: number, over: () => boolean): readonly FullSheet[] {
-    const { problem, tried, pool } = this
+    const { problem, tried, pool, second } = this
     const { reach } = ROUNDS[this.round]!
-    const play = { share: SHARE, most: oneMayWaste(this.slack, this.sheets), step: this.step }
+    const play = { share: SHARE, most: oneMayWaste(this.slack, this.sheets), step: this.step, likely: second }
     const snug = new SnugSheets(problem, play, reach)
     snug.find(over)
     pool.add(snug.found)

@@ -19,6 +19,9 @@ export interface Reach extends SheetsReach {
 /** Below this part of a sheet's area a plan wastes nothing at all, and sizes agree or don't. */
 const NOTHING = 1e-6
 
+/** Nothing is wasted. */
+export const EXACTLY: Play = { share: 0, most: 1, likely: true }
+
 /**
  * Where more than this part may be wasted, sides that nearly agree are too many to tell anything; the more pieces there are in
  * a sheet the sooner: a part for each of them.
@@ -47,7 +50,7 @@ export const oneMayWaste = (slack: number, sheets: number): number => slack * Ma
  */
 export function playFor(problem: Problem, slack: number, room: number, times: number): Play | null {
   const largest = Math.max(...problem.sheets.map((s) => s.area))
-  if (slack < NOTHING * largest) return { share: 0, most: 1 }
+  if (slack < NOTHING * largest) return EXACTLY
   const sheets = Math.max(1, room / largest)
   const each = problem.pieces.length / sheets
   if (slack > Math.min(TOO_MUCH, TOO_MUCH_EACH / each) * room) return null

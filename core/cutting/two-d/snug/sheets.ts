@@ -140,7 +140,7 @@ export class SnugSheets {
     const { l, w, taken: before } = from
     const least = before?.axis === axis ? before.side.block.number : 0
     // sides of a whole sheet may differ by more than those of a block: where there are few blocks it is looked further
-    const { step, hole, evenly } = blocks.play
+    const { step, hole } = blocks.play
     const goesOn = hole !== undefined || (step !== undefined && blocks.upTo === Infinity)
     const [length, across] = axis === 0 ? [l, w] : [w, l]
     const longest = hole === undefined ? (length + SAME) / 2 : length - SAME
@@ -167,7 +167,7 @@ export class SnugSheets {
           taken: { from, axis, side },
         }
         // where not the smallest blocks come first some that fill it may have been built all the same
-        if (closes || evenly) this.close(sheet, rest)
+        if (closes || !blocks.bySize) this.close(sheet, rest)
         if (!closes || goesOn) keep(rest)
       }
   }

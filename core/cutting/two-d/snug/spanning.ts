@@ -144,6 +144,7 @@ class RowsFrom {
         largest: Math.max(a.largest, b.largest),
         uneven: a.uneven + b.uneven + Math.abs(row.thick - next.thick),
         joins: a.joins + b.joins + 1,
+        chance: a.chance + b.chance,
         made: { axis, parts: [side(row), side(next)], last: b.number },
       }
       return { block, turned: false, wide, thick }

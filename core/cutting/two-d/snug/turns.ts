@@ -79,8 +79,30 @@ export class EachInTurn implements Turns {
   }
 
   least(): number {
-    let least = Infinity
-    for (const { data } of this.queues) for (const { net } of data) if (net < least) least = net
-    return least
+    return leastIn(this.queues)
   }
+}
+
+/** Those of which the least is left to chance first, of such the smallest. */
+export class LikeliestFirst implements Turns {
+  readonly most = Infinity
+  private readonly queue = new TinyQueue<SnugBlock>([], (a, b) => a.chance - b.chance || a.net - b.net)
+
+  push(block: SnugBlock): void {
+    this.queue.push(block)
+  }
+
+  pop(): SnugBlock | null {
+    return this.queue.pop() ?? null
+  }
+
+  least(): number {
+    return leastIn([this.queue])
+  }
+}
+
+function leastIn(queues: readonly TinyQueue<SnugBlock>[]): number {
+  let least = Infinity
+  for (const { data } of queues) for (const { net } of data) if (net < least) least = net
+  return least
 }

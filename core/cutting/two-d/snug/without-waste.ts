@@ -1,7 +1,7 @@
 import type { FullSheet } from '../build-up'
 import type { Problem } from '../sheets'
 import type { Agreeing } from './agreeing'
-import { fillSnugly, type Reach } from './fill'
+import { EXACTLY, fillSnugly, type Reach } from './fill'
 
 /** How often what a set of sheets leaves is looked through: the one sheet, and the two. */
 const TRIES = { lasts: 150, more: [20] }
@@ -41,6 +41,6 @@ export class WithoutWaste implements Agreeing {
 
   next(limit: number, over: () => boolean): readonly FullSheet[] {
     const { reach } = LEVELS[this.level++]!
-    return fillSnugly(this.problem, { share: 0, most: 1 }, { waste: 1, cost: limit }, reach, over)
+    return fillSnugly(this.problem, EXACTLY, { waste: 1, cost: limit }, reach, over)
   }
 }
