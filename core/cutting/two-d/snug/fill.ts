@@ -20,7 +20,7 @@ export interface Reach extends SheetsReach {
 const NOTHING = 1e-6
 
 /** Nothing is wasted. */
-export const EXACTLY: Play = { share: 0, most: 1, likely: true }
+export const EXACTLY: Play = { share: 0, most: 1 }
 
 /**
  * Where more than this part may be wasted, sides that nearly agree are too many to tell anything; the more pieces there are in

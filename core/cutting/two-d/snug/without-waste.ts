@@ -6,41 +6,56 @@ import { EXACTLY, fillSnugly, type Reach } from './fill'
 /** How often what a set of sheets leaves is looked through: the one sheet, and the two. */
 const TRIES = { lasts: 150, more: [20] }
 
+interface Level {
+  readonly reach: Reach
+  readonly likely: boolean
+  /** How many rounds of the other ways it is worth. */
+  readonly worth: number
+}
+
+const reachOf = (blocks: number): Reach => ({
+  ...{ blocks, rests: Math.max(20_000, blocks), sheets: Math.min(50_000, 4 * blocks), nodes: 2000, tries: TRIES },
+})
+
 /**
- * How far sheets are looked for, one time after the other; and how many rounds of the other ways that is worth. The more pieces
- * come from one sheet, the more blocks go together by chance before those that are half of a sheet are built.
+ * How far sheets are looked for, one time after the other. Where sizes are multiples of 5 or 10 mm nearly all go together by
+ * chance, and the smallest blocks first make most full sheets; of others the likeliest first come to the right ones. The more
+ * pieces come from one sheet, the more blocks go together by chance before those of half a sheet are built.
  */
-const LEVELS: readonly { reach: Reach; worth: number }[] = [
-  { reach: { blocks: 3000, rests: 20_000, sheets: 10_000, nodes: 1000, tries: TRIES }, worth: 0 },
-  { reach: { blocks: 10_000, rests: 25_000, sheets: 50_000, nodes: 2000 }, worth: 0 },
-  { reach: { blocks: 40_000, rests: 40_000, sheets: 50_000, nodes: 2000 }, worth: 0 },
-  { reach: { blocks: 160_000, rests: 160_000, sheets: 50_000, nodes: 2000 }, worth: 3 },
+const LEVELS: readonly Level[] = [
+  { reach: reachOf(3000), likely: false, worth: 0 },
+  { reach: reachOf(10_000), likely: true, worth: 0 },
+  { reach: reachOf(40_000), likely: true, worth: 0 },
 ]
 
-/** Where a second search begins: it goes on with what the first has no time for. */
-const SECOND = 3
+/** The same for a second search, which goes on with what the first has no time for. */
+const SECOND: readonly Level[] = [
+  { reach: reachOf(10_000), likely: false, worth: 0 },
+  { reach: reachOf(160_000), likely: true, worth: 3 },
+]
 
 /** Full sheets where nothing may be wasted: sides agree wholly. */
 export class WithoutWaste implements Agreeing {
-  private level: number
+  private readonly levels: readonly Level[]
+  private level = 0
 
   constructor(
     private readonly problem: Problem,
     second = false,
   ) {
-    this.level = second ? SECOND : 0
+    this.levels = second ? SECOND : LEVELS
   }
 
   get goes(): boolean {
-    return this.level < LEVELS.length
+    return this.level < this.levels.length
   }
 
   get worth(): number {
-    return LEVELS[this.level]?.worth ?? 0
+    return this.levels[this.level]?.worth ?? 0
   }
 
   next(limit: number, over: () => boolean): readonly FullSheet[] {
-    const { reach } = LEVELS[this.level++]!
-    return fillSnugly(this.problem, EXACTLY, { waste: 1, cost: limit }, reach, over)
+    const { reach, likely } = this.levels[this.level++]!
+    return fillSnugly(this.problem, { ...EXACTLY, likely }, { waste: 1, cost: limit }, reach, over)
   }
 }
