@@ -20,16 +20,19 @@ const WORTH = 2000
 export async function bestPlan(instance: CutInstance, seed: number, end: number): Promise<CutPlan> {
   const begun = performance.now()
   const beside: { second?: SecondSearch } = {}
+  // the best is found, and only laid out better
+  let settled = false
   // a part of the search takes seconds at times, but the clock is asked all the while
   const now = (): number => {
     const time = performance.now()
-    if (!beside.second && time - begun > AFTER && end - time > WORTH)
+    if (!beside.second && !settled && time - begun > AFTER && end - time > WORTH)
       beside.second = new SecondSearch({ instance, seed: seed + 1, seconds: (end - time) / 1000 })
     return time
   }
   const search = cutting(instance, meansUntil(randomFrom(seed), ROUNDS, await linearSolver(), now, end))
   let step = search.next()
   while (!step.done && !beside.second?.plan?.proven) {
+    settled = step.value.proven
     await turn()
     step = search.next()
   }

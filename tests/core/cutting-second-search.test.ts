@@ -69,6 +69,15 @@ describe('a second search', () => {
     expect(begun).toEqual([])
   })
 
+  it('is not begun where the best is found, and only laid out better', async () => {
+    search.run = function* (means) {
+      yield planOf(2e6, true)
+      return yield* inOnePart(2500, planOf(2e6, true))(means)
+    }
+    await bestPlan(instance, 1, soon(10_000))
+    expect(begun).toEqual([])
+  })
+
   it('is listened to where it has bought less', async () => {
     search.run = inOnePart(1200, planOf(3e6, false))
     search.found = planOf(2e6, false)

@@ -54,7 +54,7 @@ export class FullSheets {
   private level = 0
   private snugLevel = 0
   private chosenFrom = ''
-  /** The ways to look for sides that agree, one after the other. */
+  /** The ways to look for sides that agree, one after the other; a second search leaves holes to the first. */
   private readonly ways: readonly Agreeing[]
 
   constructor(
@@ -64,11 +64,11 @@ export class FullSheets {
   ) {
     this.room = roomFor(problem, least)
     this.slack = Math.max(0, this.room - areaOfAll(problem))
-    const { slack, room } = this
+    const { slack, room, isTight } = this
     const { second } = means
-    this.ways = this.isTight
-      ? [new WithoutWaste(problem, second)]
-      : [new ButForHoles(problem, slack, second ? 0 : room), new BySteps(problem, slack, room, second)]
+    const bySteps = new BySteps(problem, slack, room, second)
+    if (isTight) this.ways = [new WithoutWaste(problem, second)]
+    else this.ways = second ? [bySteps] : [new ButForHoles(problem, slack, room), bySteps]
   }
 
   /** What blocks may waste, where that is next to nothing, for some times the share that the plan may waste. */

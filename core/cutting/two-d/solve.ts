@@ -108,9 +108,10 @@ class Cheaper {
   private readonly tight: boolean
   /** So much may be wasted that blocks that fit are no use. */
   private readonly loose: boolean
+  /** Nothing was tried yet. */
   private begins = true
   private rounds = 0
-  /** Rounds until sides that nearly agree are looked for again. */
+  /** Rounds of the other ways until sides that agree are looked for again. */
   private rest = 0
 
   constructor(
@@ -163,7 +164,7 @@ class Cheaper {
     else if (!this.refill(1)) this.singles(1)
   }
 
-  /** Looks for sides that nearly agree: until that takes long, then by turns with the other ways. @returns whether it did */
+  /** Looks for sides that agree, or nearly so: until that takes long, then by turns with the other ways. @returns whether it did */
   private agree(): boolean {
     const may = (this.trees.goes || this.tight) && !this.onlyFills
     if (!may || !this.full.agree.goes || this.rest-- > 0) return false

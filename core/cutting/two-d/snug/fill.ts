@@ -30,7 +30,7 @@ export const TOO_MUCH = 0.02
 const TOO_MUCH_EACH = 0.15
 
 /** What sets of sheets leave is looked through for so many blocks and sheets. */
-const WITHIN = 100_000
+const WORK = 100_000
 
 /** A sheet may waste so many times what sheets do on average. */
 const MORE_THAN_OTHERS = 2
@@ -77,7 +77,7 @@ export function fillSnugly(problem: Problem, play: Play, may: Spent, reach: Reac
     if (reach.tries && !takesAll(rest, more)) {
       const pool = new Pool(rest)
       pool.add(snug.found)
-      const work = { left: WITHIN }
+      const work = { left: WORK }
       const effort = { tries: reach.tries, tried: new Set<string>(), lasts: work, more: work, over }
       const set = new Filling(rest, play, left, effort).filled(pool)
       if (takesAll(rest, set)) more = set

@@ -2,6 +2,7 @@ import type { FullSheet } from '../build-up'
 import type { Agreeing } from './agreeing'
 import type { Problem } from '../sheets'
 import type { Spent } from './cover'
+import { EXACTLY } from './fill'
 import { Filling, type Tries } from './filling'
 import { Pool } from './pool'
 import { SnugSheets, type Reach } from './sheets'
@@ -26,18 +27,17 @@ const MORE = 20_000
  * @returns full sheets that go together: of all pieces, or of as many as was found
  */
 export function fillButForHoles(problem: Problem, may: Spent, over: () => boolean): readonly FullSheet[] {
-  const play = { share: 0, most: 1 }
-  const snug = new SnugSheets(problem, play, REACH)
+  const snug = new SnugSheets(problem, EXACTLY, REACH)
   snug.find(over)
   const pool = new Pool(problem)
   pool.add(snug.found)
   const effort = { tries: TRIES, tried: new Set<string>(), lasts: { left: LASTS }, more: { left: MORE }, over }
-  return new Filling(problem, { ...play, hole: may.waste }, may, effort).filled(pool)
+  return new Filling(problem, { ...EXACTLY, hole: may.waste }, may, effort).filled(pool)
 }
 
 /** The same, once, as one of the ways to look for sides that agree. */
 export class ButForHoles implements Agreeing {
-  goes: boolean
+  private tried = false
   readonly worth = 0
 
   /**
@@ -47,13 +47,15 @@ export class ButForHoles implements Agreeing {
   constructor(
     private readonly problem: Problem,
     private readonly slack: number,
-    room: number,
-  ) {
-    this.goes = slack <= MOST * room
+    private readonly room: number,
+  ) {}
+
+  get goes(): boolean {
+    return !this.tried && this.slack <= MOST * this.room
   }
 
   next(limit: number, over: () => boolean): readonly FullSheet[] {
-    this.goes = false
+    this.tried = true
     return fillButForHoles(this.problem, { waste: this.slack + 1, cost: limit }, over)
   }
 }
