@@ -1,4 +1,5 @@
 import { describe, expect, it } from 'vitest'
+import { below, randomFrom } from '#core/cutting/random'
 import type { FullSheet } from '#core/cutting/two-d/build-up'
 import { SnugBlocks } from '#core/cutting/two-d/snug/blocks'
 import { BySteps } from '#core/cutting/two-d/snug/by-steps'
@@ -6,6 +7,7 @@ import { fullSheet } from '#core/cutting/two-d/snug/full'
 import { goTogether } from '#core/cutting/two-d/snug/go-together'
 import { SnugSheets, type SnugSheet } from '#core/cutting/two-d/snug/sheets'
 import { areaOfAll, demandOf, sameTogether, type Problem } from '#core/cutting/two-d/sheets'
+import { dissect } from './cut-instances'
 import { checked, problemOf, SHEET, shapeOf, sheetOf, shrunk, slackOf } from './cut-problems'
 
 const never = (): boolean => false
@@ -157,6 +159,20 @@ describe('pieces that shrank by a few mm', () => {
       while (search.goes && checked(problem, full).left > 0) full = search.next(sheets * SHEET.cost, never)
       expect(checked(problem, full), `seed ${seed}`).toEqual({ faults: [], left: 0 })
       expect(full.length).toBe(sheets)
+    }
+  })
+
+  it('are told at once where one piece of a sheet shrank, by far more than all did on average', () => {
+    for (const seed of [2, 7, 9]) {
+      const random = randomFrom(Math.imul(seed, 0x9e3779b1))
+      const less = (): number => 1 + below(random, 4)
+      const rects = [1, 2, 3, 4].flatMap(() => dissect(random, { length: SHEET.l, width: SHEET.w }, 14, 0, 1, 80))
+      const shapes = rects.map((r, i) =>
+        i % 14 === 0 ? shapeOf(r.length - less(), r.width - less(), true) : shapeOf(r.length, r.width, true),
+      )
+      const problem: Problem = { ...sameTogether(shapes), sheets: [SHEET] }
+      const full = new BySteps(problem, slackOf(problem, 4), 4 * SHEET.area).next(4 * SHEET.cost, never)
+      expect(checked(problem, full), `seed ${seed}`).toEqual({ faults: [], left: 0 })
     }
   })
 

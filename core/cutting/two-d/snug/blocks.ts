@@ -30,7 +30,7 @@ export interface Rows {
 }
 
 /** Sides that differ by more are never joined, mm. */
-const WIDEST_STEP = 25
+export const WIDEST_STEP = 25
 
 /** All differences in a block together come to no more than so many steps, and so many more for each join. */
 const AT_ONCE = 0.8

@@ -1,6 +1,7 @@
 import type { FullSheet } from '../build-up'
 import type { Problem } from '../sheets'
 import type { Agreeing } from './agreeing'
+import { WIDEST_STEP } from './blocks'
 import { oneMayWaste, TOO_MUCH } from './fill'
 import { Filling, type Tries } from './filling'
 import { Pool } from './pool'
@@ -9,9 +10,6 @@ import { SnugSheets, type Reach } from './sheets'
 /** The first step, in parts of what the sides of a piece are shorter by on average, and how much more by each level. */
 const FIRST = 2.5
 const MORE = 1.4
-
-/** The largest, mm. */
-const WIDEST = 25
 
 /** Of its area a block may waste this part: the step is what counts. */
 const SHARE = 0.1
@@ -69,7 +67,9 @@ export class BySteps implements Agreeing {
 
   /** Whether there is more to be tried. */
   get goes(): boolean {
-    return this.sheets > 1 && this.slack <= TOO_MUCH * this.room && this.step <= WIDEST && this.round < ROUNDS.length
+    return (
+      this.sheets > 1 && this.slack <= TOO_MUCH * this.room && this.step <= WIDEST_STEP && this.round < ROUNDS.length
+    )
   }
 
   /** How many rounds of the other ways a level is worth now. */
@@ -107,7 +107,7 @@ export class BySteps implements Agreeing {
     this.step *= MORE
     const [first] = this.sated
     if (first === undefined) return
-    if (this.sated.length < (ROUNDS[this.round]?.sated ?? Infinity) && this.step <= WIDEST) return
+    if (this.sated.length < (ROUNDS[this.round]?.sated ?? Infinity) && this.step <= WIDEST_STEP) return
     this.step = first
     this.sated = []
     this.round++

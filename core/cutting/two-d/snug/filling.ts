@@ -1,7 +1,7 @@
 import type { FullSheet } from '../build-up'
 import { without } from '../rest'
 import { areaOfAll, type Problem } from '../sheets'
-import type { Play } from './blocks'
+import { WIDEST_STEP, type Play } from './blocks'
 import type { Spent } from './cover'
 import { fullSheet } from './full'
 import { goTogether, type Together } from './go-together'
@@ -22,9 +22,10 @@ const MORE: Reach = { blocks: 4000, rests: 4000, sheets: 1000 }
 /** The same for the last one where it may have a hole: then not the first that is found takes all. */
 const LAST_WITH_HOLE: Reach = { blocks: 2000, rests: 5000, sheets: 5000 }
 
-/** How much larger the step is for them, one time after the other. */
-const LAST_STEPS = [1.4, 2, 3]
-const MORE_STEPS = [1.2, 1.6, 2.2]
+/** How much larger the step is for them at first, and from one time to the next. */
+const LAST_STEP = 1.4
+const MORE_STEP = 1.2
+const WIDER = 1.4
 
 /** How often what a set leaves is looked through: where that is one sheet, and where it is two, three and so on. */
 export interface Tries {
@@ -136,13 +137,14 @@ export class Filling {
   private lastOf(rest: Problem, left: Spent): FullSheet | null {
     const sheets = rest.sheets.map((s) => (s.cost <= left.cost + 1 ? s : { ...s, count: 0 }))
     const area = areaOfAll(rest)
-    for (const play of this.wider(LAST_STEPS)) {
+    for (const play of this.wider(LAST_STEP)) {
       const reach = play.hole === undefined ? LAST : LAST_WITH_HOLE
       const snug = new SnugSheets({ ...rest, sheets }, allowing(play, left), reach)
       snug.find(this.effort.over)
       this.effort.lasts.left -= snug.built
       const all = snug.found.find(({ sheet, waste }) => sheets[sheet]!.area - waste >= area - 1)
       if (all) return fullSheet(snug.packing, all)
+      if (snug.built >= reach.blocks) break
     }
     return null
   }
@@ -153,7 +155,7 @@ export class Filling {
     const pool = new Pool(rest)
     const effort: Effort = { tries: WITHIN, tried: new Set(), lasts: more, more, over }
     let best: readonly FullSheet[] = []
-    for (const play of this.wider(MORE_STEPS)) {
+    for (const play of this.wider(MORE_STEP)) {
       const snug = new SnugSheets(rest, allowing(play, left), MORE)
       snug.find(over)
       more.left -= snug.built + snug.found.length
@@ -161,14 +163,16 @@ export class Filling {
       const full = new Filling(rest, play, left, effort, true).filled(pool)
       if (areaIn(rest, full) > areaIn(rest, best)) best = full
       if (areaIn(rest, best) >= areaOfAll(rest) - 1 || over() || more.left <= 0) break
+      if (snug.built >= MORE.blocks) break
     }
     return best
   }
 
-  /** The same with larger and larger steps, where there are steps. */
-  private wider(times: readonly number[]): readonly Play[] {
+  /** The same with larger and larger steps, where there are steps. Where few pieces shrank, what is left shrank by far more. */
+  private *wider(first: number): Generator<Play> {
     const { step, ...play } = this.play
-    return step === undefined ? [play] : times.map((t) => ({ ...play, step: step * t }))
+    if (step === undefined) yield play
+    else for (let wide = step * first; wide <= WIDEST_STEP; wide *= WIDER) yield { ...play, step: wide }
   }
 }
 
