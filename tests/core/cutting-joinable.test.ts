@@ -13,7 +13,7 @@ function sideOf(random: Random, number: number, fine: number): Side {
   const holds = new Int32Array()
   const block: SnugBlock = {
     ...some,
-    ...{ l: along, w: across, turns: false, holds, name: 0, largest: 0, made: 0, chance: 0 },
+    ...{ l: along, w: across, turns: false, holds, name: 0, largest: 0, made: 0, chance: 20 * random() },
   }
   return { block, turned: false, along, across, holds, ...some }
 }
@@ -23,6 +23,7 @@ function wantedOf(random: Random): Wanted {
   return {
     ...{ across: 20 + 60 * random(), narrower: 9 * random(), wider: 9 * random(), longest: 620 * random(), net },
     ...{ number: below(random, 900), uneven: 9 * random() - 2, waste: 3000 * random(), area: net / 0.9 },
+    chance: Infinity,
   }
 }
 
@@ -54,7 +55,8 @@ describe('blocks that can be joined', () => {
         // with sizes to the µm only what is as wide is looked for
         const any = wantedOf(random)
         const wanted = unit === 1 ? any : { ...any, across: Math.round(any.across), narrower: 0, wider: 0 }
-        const found = joinable.fitting(wanted)
+        const { sides: found, chance } = joinable.fitting(wanted)
+        expect(chance).toBe(Math.log2(1 + found.length))
         // those of the sizes at either end may be found though they are a little too narrow or wide
         const close = found.filter((s) => is(wanted, s))
         expect(new Set(close)).toEqual(new Set(sides.filter((s) => is(wanted, s))))
@@ -63,6 +65,24 @@ describe('blocks that can be joined', () => {
       }
       expect(many).toBeGreaterThan(300)
     })
+
+  it('are left out where they leave too much to chance, but counted and known by their area', () => {
+    const random = randomFrom(5)
+    const joinable = new Joinable((size) => Math.round(size), EACH, 700)
+    for (let i = 0; i < 900; i++) joinable.add(sideOf(random, i, 10))
+    let out = 0
+    for (let i = 0; i < 200; i++) {
+      const wanted = wantedOf(random)
+      const all = joinable.fitting(wanted)
+      const likely = joinable.fitting({ ...wanted, chance: 12 })
+      expect(likely.chance).toBe(all.chance)
+      const isLikely = ({ block }: Side): boolean => block.chance <= 12 - all.chance
+      expect(likely.sides).toEqual(all.sides.filter(isLikely))
+      expect(likely.leftOut).toBe(Math.min(...all.sides.filter((s) => !isLikely(s)).map((s) => s.net)))
+      out += all.sides.length - likely.sides.length
+    }
+    expect(out).toBeGreaterThan(100)
+  })
 
   it('come by their sizes, of each the shortest first', () => {
     const random = randomFrom(7)

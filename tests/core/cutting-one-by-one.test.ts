@@ -67,7 +67,7 @@ describe('blocks in turn', () => {
   })
 
   it('are the likeliest first where what joins leave to chance counts, of such the smallest', () => {
-    const turns = new LikeliestFirst()
+    const turns = new LikeliestFirst(10)
     const chances = [2, 1, 1, 0.5, 3]
     blocks.forEach((b, i) => turns.push({ ...b, chance: chances[i]! }))
     expect(turns.least()).toBe(8)
@@ -85,6 +85,23 @@ describe('blocks in turn', () => {
     expect(few.most).toBeLessThan(90)
     while (few.pop());
     expect(few.least()).toBe(few.most)
+  })
+
+  it('are no more than have their turn where the likeliest come first, too', () => {
+    const random = randomFrom(5)
+    const many = Array.from({ length: 400 }, () => ({
+      ...block(0, 100, 10 + below(random, 80)),
+      chance: random() * 40,
+    }))
+    const [all, few] = [new LikeliestFirst(400), new LikeliestFirst(30)]
+    for (const b of many) for (const turns of [all, few]) turns.push({ ...b })
+    const least = Math.min(...many.map((b) => b.net))
+    expect([few.least(), all.least()]).toEqual([least, least])
+    for (let i = 0; i < 30; i++) expect(few.pop()).toEqual(all.pop())
+    expect([few.unlikely, all.unlikely]).toEqual([expect.closeTo(3, -1), Infinity])
+    let waiting = 0
+    while (few.pop()) waiting++
+    expect(waiting).toBeLessThan(30)
   })
 
   it('come to the same in the end, with some waste and with none', () => {

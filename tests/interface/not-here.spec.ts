@@ -8,6 +8,7 @@ test('a link to a holder of another shop says which, and leads there', async ({ 
     [first.rail, page.getByTestId('stick')],
     [`${first.rail}/bench`, page.getByTestId('bench-sheet')],
     [first.rail.replace('/holders/', '/bench/'), page.getByText(/^0 of \d+ done/)],
+    [`/holders/compare?a=${first.rail.replace('/holders/', '')}`, page.getByRole('heading', { name: 'Compare' })],
   ] as const) {
     await page.goto(path)
     const told = page.getByTestId('not-here')

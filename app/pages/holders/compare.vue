@@ -22,6 +22,8 @@ const ids = computed(() => [idOf('a', 0), idOf('b', 1)] as const)
 function choose(key: 'a' | 'b', id: string) {
   void router.replace({ query: { a: ids.value[0], b: ids.value[1], [key]: id } })
 }
+/** One that is asked for but isn’t here. */
+const missing = computed(() => ids.value.find((id) => id !== '' && !records.holders.some((h) => h.id === id)))
 const both = computed(() =>
   ids.value.map((id) => {
     const holder = records.holders.find((h) => h.id === id)
@@ -62,7 +64,10 @@ const lost = computed(() => (pair.value ? [givesUp(pair.value[0], pair.value[1])
 </script>
 
 <template>
-  <div class="page">
+  <div v-if="missing" class="page">
+    <NotHere :id="missing" :key="missing" :kinds="['holders']" />
+  </div>
+  <div v-else class="page">
     <h1>Compare</h1>
     <p v-if="records.holders.length < 2" class="quiet">
       Two holders are wanted. Open one and press ‘A variant’ to try something else beside it.

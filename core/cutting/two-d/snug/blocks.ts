@@ -54,6 +54,8 @@ export class SnugBlocks {
   private readonly joinable: readonly (readonly [Joinable, Joinable])[]
   private readonly seen = new Set<number>()
   private readonly waiting: Turns
+  /** The least area of the pieces in what was not made, for it would not have its turn, mm². */
+  private leftOut = Infinity
   /** What sizes are counted in, mm. */
   private readonly unit: number
   private readonly thinnest: number
@@ -116,7 +118,7 @@ export class SnugBlocks {
         if (block.turns) this.join({ block, turned: true }, axis, false)
       }
     }
-    this.upTo = this.waiting.least() - SAME
+    this.upTo = Math.min(this.waiting.least(), this.leftOut) - SAME
   }
 
   /** Builds rows of them that reach from edge to edge of a sheet: so many, evenly by their largest piece, the least wasteful first. */
@@ -216,16 +218,17 @@ export class SnugBlocks {
     const net = this.waiting.most - block.net
     // the smallest were built first: what has a higher number is larger
     const area = Math.min(net, this.bySize ? this.all[number]!.net : Infinity) / (1 - share) + SAME
-    const others = this.joinable[axis]![turning ? 1 : 0].fitting({
+    const { sides, chance, leftOut } = this.joinable[axis]![turning ? 1 : 0].fitting({
       across,
       narrower: this.narrower(waste),
       wider: this.exact ? 0 : Math.min(this.widest, waste / along),
       longest: this.longest(axis, across, turns) - along,
       ...{ area, net, number, waste },
       uneven: step === undefined ? Infinity : step * (AT_ONCE + FOR_EACH * (block.joins + 1)) - block.uneven,
+      chance: this.waiting.unlikely - block.chance,
     })
-    const chance = Math.log2(1 + others.length)
-    for (const other of others) {
+    this.leftOut = Math.min(this.leftOut, block.net + leftOut)
+    for (const other of sides) {
       const b = other.block
       const gap = across - other.across
       const [long, wide] = [along + other.along, Math.max(across, other.across)]
@@ -287,7 +290,7 @@ export class SnugBlocks {
 
 function turnsOf({ evenly, likely }: Play, ranks: number, atMost: number): Turns {
   if (evenly) return new EachInTurn(ranks)
-  return likely ? new LikeliestFirst() : new SmallestFirst(atMost)
+  return likely ? new LikeliestFirst(atMost) : new SmallestFirst(atMost)
 }
 
 /** The place of each shape by its area, the smallest first. */

@@ -18,6 +18,18 @@ export interface Wanted {
   readonly uneven: number
   /** What may be wasted beside it, mm². */
   readonly waste: number
+  /** What the other and the join may leave to chance, bits; Infinity where that doesn't matter. */
+  readonly chance: number
+}
+
+/** What goes with something. */
+export interface Fitting {
+  /** In order of their size across, of each size the shortest first; without those that leave too much to chance. */
+  readonly sides: readonly Side[]
+  /** What a join with one of them leaves to chance, bits: the logarithm of their number, 1 added, the unlikely counted too. */
+  readonly chance: number
+  /** The least area of those left out for what they leave to chance, mm²; Infinity where there are none. */
+  readonly leftOut: number
 }
 
 /** Blocks of about one size across, the shortest first, and where their numbers stand. */
@@ -27,8 +39,8 @@ interface Row {
 }
 
 /** So many numbers of each block stand side by side: most blocks are no match, and to tell that from one line of memory is quick. */
-const FIELDS = 5
-const [ALONG, ACROSS, NET, UNEVEN, NUMBER] = [0, 1, 2, 3, 4] as const
+const FIELDS = 6
+const [ALONG, ACROSS, NET, UNEVEN, NUMBER, CHANCE] = [0, 1, 2, 3, 4, 5] as const
 
 const NO_ROW: Row = { sides: [], places: [] }
 
@@ -58,12 +70,11 @@ export class Joinable {
   add(side: Side): void {
     const size = this.whole(side.across)
     const row = (this.rows[size] ??= { sides: [], places: [] })
-    let at = row.sides.length
-    while (at > 0 && row.sides[at - 1]!.along > side.along) at--
+    const at = this.behind(row.places, side.along)
     row.sides.splice(at, 0, side)
     row.places.splice(at, 0, this.sides.length)
     const uneven = side.uneven - this.forEach * side.joins
-    this.note([side.along, side.across, side.net, uneven, side.number])
+    this.note([side.along, side.across, side.net, uneven, side.number, side.block.chance])
     this.sides.push(side)
     if (size >= this.least.length) return
     this.shortest[size] = Math.min(this.shortest[size]!, side.along)
@@ -81,11 +92,11 @@ export class Joinable {
     return found
   }
 
-  /** Those that are all that is wanted, in order of their size across, of each size the shortest first. */
-  fitting(wanted: Wanted): readonly Side[] {
+  /** Those that are all that is wanted. */
+  fitting(wanted: Wanted): Fitting {
     const { across, narrower, wider, longest, uneven } = wanted
-    const { rows, least, shortest } = this
-    const found: Side[] = []
+    const { rows, least, shortest, numbers } = this
+    const found: number[] = []
     const middle = this.whole(across)
     const last = Math.min(this.whole(across + wider), rows.length - 1)
     for (let size = Math.max(0, this.whole(across - narrower)); size <= last; size++) {
@@ -94,10 +105,17 @@ export class Joinable {
       const { places } = rows[size] ?? NO_ROW
       if (places.length > 0) this.ofRow(places, wanted, found)
     }
-    return found
+    const chance = Math.log2(1 + found.length)
+    const most = wanted.chance - chance
+    const sides: Side[] = []
+    let leftOut = Infinity
+    for (const place of found)
+      if (numbers[place * FIELDS + CHANCE]! <= most) sides.push(this.sides[place]!)
+      else leftOut = Math.min(leftOut, numbers[place * FIELDS + NET]!)
+    return { sides, chance, leftOut }
   }
 
-  private ofRow(places: readonly number[], wanted: Wanted, found: Side[]): void {
+  private ofRow(places: readonly number[], wanted: Wanted, found: number[]): void {
     const { numbers } = this
     const { across, uneven, number, net, waste } = wanted
     // sizes of one row differ by less than a mm
@@ -109,8 +127,19 @@ export class Joinable {
       const gap = across - numbers[from + ACROSS]!
       if (numbers[from + UNEVEN]! + Math.abs(gap) > uneven || numbers[from + NUMBER]! > number) continue
       if (numbers[from + NET]! > net || gap * numbers[from + NET]! > waste * numbers[from + ACROSS]!) continue
-      found.push(this.sides[place]!)
+      found.push(place)
     }
+  }
+
+  /** Where what is so long stands in a row: behind all that are no longer. */
+  private behind(places: readonly number[], along: number): number {
+    let [from, to] = [0, places.length]
+    while (from < to) {
+      const middle = (from + to) >> 1
+      if (this.numbers[places[middle]! * FIELDS + ALONG]! > along) to = middle
+      else from = middle + 1
+    }
+    return from
   }
 
   private note(values: readonly number[]): void {

@@ -7,26 +7,39 @@ export interface Turns {
   pop(): SnugBlock | null
   /** No block that waits, or was dropped, has pieces of less area, mm²; Infinity when there is none. */
   least(): number
-  /** Blocks of more than this area would never have their turn, mm²; they need not wait. */
+  /** Blocks of more area, mm², or that leave more to chance, bits, would never have their turn: they need not be made. */
   readonly most: number
+  readonly unlikely: number
 }
 
 /** So many times as many as will have their turn may wait. */
 const TOO_MANY = 2
 
-const queueOf = (blocks: SnugBlock[]): TinyQueue<SnugBlock> =>
-  new TinyQueue(blocks, (a, b) => a.net - b.net || a.l * a.w - b.l * b.w)
+/** Those first of which a measure is least that is never less in a block than in what it is joined of. */
+class LeastFirst {
+  /** Those of which the measure is more would never have their turn. */
+  protected limit = Infinity
+  /** The least area of those dropped, mm². */
+  protected dropped = Infinity
+  protected queue: TinyQueue<SnugBlock>
 
-/** The smallest first: then all up to some area have been built. */
-export class SmallestFirst implements Turns {
-  most = Infinity
-  private queue = queueOf([])
-
-  /** @param turns how many blocks will have their turn */
-  constructor(private turns: number) {}
+  /**
+   * @param turns how many blocks will have their turn
+   * @param order of two blocks, as in sorting: by the measure first
+   */
+  constructor(
+    private turns: number,
+    private readonly measure: (block: SnugBlock) => number,
+    private readonly order: (a: SnugBlock, b: SnugBlock) => number,
+  ) {
+    this.queue = new TinyQueue([], order)
+  }
 
   push(block: SnugBlock): void {
-    if (block.net > this.most) return
+    if (this.measure(block) > this.limit) {
+      this.dropped = Math.min(this.dropped, block.net)
+      return
+    }
     this.queue.push(block)
     if (this.queue.length > TOO_MANY * this.turns) this.drop()
   }
@@ -36,15 +49,57 @@ export class SmallestFirst implements Turns {
     return this.queue.pop() ?? null
   }
 
-  least(): number {
-    return this.queue.peek()?.net ?? this.most
-  }
-
   /** Drops those that would never have their turn. */
   private drop(): void {
     const waiting = this.queue.data
-    this.most = Float64Array.from(waiting, (b) => b.net).sort()[Math.ceil(this.turns)]!
-    this.queue = queueOf(waiting.filter((b) => b.net <= this.most))
+    const limit = Float64Array.from(waiting, this.measure).sort()[Math.ceil(this.turns)]!
+    const kept = waiting.filter((b) => this.measure(b) <= limit)
+    this.dropped = Math.min(this.dropped, leastOf(waiting.filter((b) => this.measure(b) > limit)))
+    this.queue = new TinyQueue(kept, this.order)
+    this.limit = limit
+  }
+}
+
+/** The smallest first: then all up to some area have been built. */
+export class SmallestFirst extends LeastFirst implements Turns {
+  readonly unlikely = Infinity
+
+  constructor(turns: number) {
+    super(
+      turns,
+      (b) => b.net,
+      (a, b) => a.net - b.net || a.l * a.w - b.l * b.w,
+    )
+  }
+
+  get most(): number {
+    return this.limit
+  }
+
+  /** Those not made are larger than the limit as well. */
+  least(): number {
+    return this.queue.peek()?.net ?? this.limit
+  }
+}
+
+/** Those of which the least is left to chance first, of such the smallest. */
+export class LikeliestFirst extends LeastFirst implements Turns {
+  readonly most = Infinity
+
+  constructor(turns: number) {
+    super(
+      turns,
+      (b) => b.chance,
+      (a, b) => a.chance - b.chance || a.net - b.net,
+    )
+  }
+
+  get unlikely(): number {
+    return this.limit
+  }
+
+  least(): number {
+    return Math.min(this.dropped, leastOf(this.queue.data))
   }
 }
 
@@ -56,6 +111,7 @@ const share = ({ l, w, net }: SnugBlock): number => (l * w - net) / (l * w)
  */
 export class EachInTurn implements Turns {
   readonly most = Infinity
+  readonly unlikely = Infinity
   private readonly queues: readonly TinyQueue<SnugBlock>[]
   private turn = 0
 
@@ -79,30 +135,13 @@ export class EachInTurn implements Turns {
   }
 
   least(): number {
-    return leastIn(this.queues)
+    return Math.min(...this.queues.map((queue) => leastOf(queue.data)))
   }
 }
 
-/** Those of which the least is left to chance first, of such the smallest. */
-export class LikeliestFirst implements Turns {
-  readonly most = Infinity
-  private readonly queue = new TinyQueue<SnugBlock>([], (a, b) => a.chance - b.chance || a.net - b.net)
-
-  push(block: SnugBlock): void {
-    this.queue.push(block)
-  }
-
-  pop(): SnugBlock | null {
-    return this.queue.pop() ?? null
-  }
-
-  least(): number {
-    return leastIn([this.queue])
-  }
-}
-
-function leastIn(queues: readonly TinyQueue<SnugBlock>[]): number {
+/** The least area of the pieces in some blocks, mm². */
+function leastOf(blocks: readonly SnugBlock[]): number {
   let least = Infinity
-  for (const { data } of queues) for (const { net } of data) if (net < least) least = net
+  for (const { net } of blocks) if (net < least) least = net
   return least
 }
