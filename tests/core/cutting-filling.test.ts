@@ -52,16 +52,16 @@ describe('what full sheets leave', () => {
 
   it('is looked through once', () => {
     const once = { tries: { lasts: 50, more: [] }, tried: new Set<string>(), over: never }
-    const looked = (step: number): readonly FullSheet[] => {
+    const looked = (share: number): readonly FullSheet[] => {
       const effort = { ...once, lasts: { left: 50_000 }, more: { left: 0 } }
-      return new Filling(problem, { ...play, step }, may, effort).filled(foundWithout(0))
+      return new Filling(problem, { ...play, share }, may, effort).filled(foundWithout(0))
     }
-    // no sides agree that well
-    expect(checked(problem, looked(0.01)).left).toBeGreaterThan(0)
+    // no block wastes as little
+    expect(checked(problem, looked(0.0001)).left).toBeGreaterThan(0)
     expect(once.tried.size).toBeGreaterThan(0)
-    expect(checked(problem, looked(play.step)).left).toBeGreaterThan(0)
+    expect(checked(problem, looked(play.share)).left).toBeGreaterThan(0)
     once.tried.clear()
-    expect(checked(problem, looked(play.step)).left).toBe(0)
+    expect(checked(problem, looked(play.share)).left).toBe(0)
   })
 
   it('is as little as was found when the time is up', () => {
@@ -78,8 +78,12 @@ describe('what full sheets leave', () => {
     pool.add(found.slice(0, 3))
     const uneven = (most: number): number[] => pool.best(most).map((s) => s.uneven)
     expect(uneven(9)).toEqual(found.slice(0, 5).map((s) => s.uneven))
-    pool.add([{ ...pool.best(5)[4]!, uneven: 0 }])
+    const [, , , , fifth] = pool.best(5)
+    pool.add([{ ...fifth!, uneven: 0, chance: 9 }])
     expect(uneven(2)).toEqual([0, found[0]!.uneven])
+    // where sides differ by as much, the likeliest
+    pool.add([{ ...fifth!, uneven: 1e-9, chance: 8 }])
+    expect(pool.best(2).map((s) => s.chance)).toEqual([8, found[0]!.chance])
     expect(pool.best(9).length).toBe(5)
   })
 })

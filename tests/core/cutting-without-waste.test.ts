@@ -1,5 +1,6 @@
 import { describe, expect, it } from 'vitest'
 import { readInstance } from '#core/cutting/read-instance'
+import type { FullSheet } from '#core/cutting/two-d/build-up'
 import { FullSheets } from '#core/cutting/two-d/full-sheets'
 import type { Layout } from '#core/cutting/two-d/layout'
 import { pose } from '#core/cutting/two-d/problem'
@@ -28,6 +29,15 @@ describe('a hundred pieces that were cut from sheets without waste', () => {
     expect(search.worth).toBe(0)
     expect(checked(problem, search.next(limit, never)).left).toBeGreaterThan(0)
     const full = search.next(limit, never)
+    expect(checked(problem, full)).toEqual({ faults: [], left: 0 })
+    expect(full.length).toBe(best)
+  })
+
+  it('come out where the likeliest full sheets go together and leave three', { timeout: 60_000 }, () => {
+    const { problem, best } = known(11_052)
+    const search = new WithoutWaste(problem)
+    let full: readonly FullSheet[] = []
+    while (search.goes && search.worth === 0) full = search.next(areaOfAll(problem), never)
     expect(checked(problem, full)).toEqual({ faults: [], left: 0 })
     expect(full.length).toBe(best)
   })
@@ -82,7 +92,7 @@ describe('sheets without waste', () => {
       for (; search.goes; search.next(Infinity, () => true)) each.push(search.worth)
       return each
     }
-    expect(worths(false)).toEqual([0, 0, 0])
+    expect(worths(false)).toEqual([0, 0, 0, 3])
     expect(worths(true)).toEqual([0, 3])
   })
 

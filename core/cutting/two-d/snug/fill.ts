@@ -29,6 +29,9 @@ export const EXACTLY: Play = { share: 0, most: 1 }
 export const TOO_MUCH = 0.02
 const TOO_MUCH_EACH = 0.15
 
+/** Of full sheets that go together in many ways so many are kept: the likeliest. */
+const KEPT = 2000
+
 /** What sets of sheets leave is looked through for so many blocks and sheets. */
 const WORK = 100_000
 
@@ -75,7 +78,7 @@ export function fillSnugly(problem: Problem, play: Play, may: Spent, reach: Reac
     if (chosen.length === 0) break
     let more: readonly FullSheet[] = chosen.map((s) => fullSheet(snug.packing, s))
     if (reach.tries && !takesAll(rest, more)) {
-      const pool = new Pool(rest)
+      const pool = new Pool(rest, KEPT)
       pool.add(snug.found)
       const work = { left: WORK }
       const effort = { tries: reach.tries, tried: new Set<string>(), lasts: work, more: work, over }

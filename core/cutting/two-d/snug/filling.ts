@@ -5,7 +5,7 @@ import { WIDEST_STEP, type Play } from './blocks'
 import type { Spent } from './cover'
 import { fullSheet } from './full'
 import { goTogether, type Together } from './go-together'
-import { Pool } from './pool'
+import { byAgreement, Pool, type Agreement } from './pool'
 import { SnugSheets, type Reach } from './sheets'
 
 /** How many times a piece is given a sheet or left, where one sheet may be left, and where more; fewer in what a set leaves. */
@@ -108,16 +108,18 @@ export class Filling {
   private openSets(pool: Pool, sheets: number, nodes: number): { sets: readonly Together[]; best: Together } {
     const { problem, may, effort } = this
     const area = sheets * Math.max(...problem.sheets.map((s) => s.area))
-    const byRest = new Map<string, Together & { uneven: number }>()
+    const byRest = new Map<string, Together & Agreement>()
     const among = pool.best(AMONG[sheets - 1]!)
     const best = goTogether(problem, pool.packing, among, may, { area, nodes, over: effort.over }, (set) => {
       const uneven = set.sheets.reduce((sum, s) => sum + s.uneven, 0)
+      const chance = set.sheets.reduce((sum, s) => sum + s.chance, 0)
       const name = set.holds.join()
       const same = byRest.get(name)
-      if (!same || uneven < same.uneven) byRest.set(name, { ...set, sheets: [...set.sheets], uneven })
+      const agreed = { ...set, sheets: [...set.sheets], uneven, chance }
+      if (!same || byAgreement(agreed, same) < 0) byRest.set(name, agreed)
       return set.rest < 1
     })
-    return { sets: [...byRest.values()].sort((a, b) => a.uneven - b.uneven), best }
+    return { sets: [...byRest.values()].sort(byAgreement), best }
   }
 
   /** The first of the sets that leave what was not looked through yet; asked for the next one, it was. */

@@ -1,8 +1,19 @@
+import { SAME } from '../../instance'
 import { PackedCounts } from '../packed-counts'
 import { demandOf, type Problem } from '../sheets'
 import type { SnugSheet } from './sheets'
 
-/** Full sheets found one time after the other: of those that hold the same the one whose sides differ least, and of all so many. */
+/** How full sheets, or sets of them, are told apart: what sides differ by in them, mm, and what their joins leave to chance, bits. */
+export interface Agreement {
+  readonly uneven: number
+  readonly chance: number
+}
+
+/** Those first whose sides differ least; of such as differ by the same to the µm those that leave least to chance. */
+export const byAgreement = (a: Agreement, b: Agreement): number =>
+  Math.round((a.uneven - b.uneven) / SAME) || a.chance - b.chance
+
+/** Full sheets found one time after the other: of those that hold the same the one whose sides agree best, and of all so many. */
 export class Pool {
   readonly packing: PackedCounts
   private byHolds = new Map<string, SnugSheet>()
@@ -19,12 +30,12 @@ export class Pool {
     for (const sheet of found) {
       const name = `${sheet.sheet} ${sheet.holds.join()}`
       const same = this.byHolds.get(name)
-      if (!same || sheet.uneven < same.uneven) this.byHolds.set(name, sheet)
+      if (!same || byAgreement(sheet, same) < 0) this.byHolds.set(name, sheet)
     }
-    this.byHolds = new Map([...this.byHolds].sort(([, a], [, b]) => a.uneven - b.uneven).slice(0, this.most))
+    this.byHolds = new Map([...this.byHolds].sort(([, a], [, b]) => byAgreement(a, b)).slice(0, this.most))
   }
 
-  /** Those whose sides differ least, so many at most. */
+  /** Those whose sides agree best, so many at most. */
   best(most: number): readonly SnugSheet[] {
     return [...this.byHolds.values()].slice(0, most)
   }

@@ -12,6 +12,8 @@ export interface SnugSheet {
   readonly waste: number
   /** What the sides that are joined in it differ by together, and from the edges of the sheet, mm. */
   readonly uneven: number
+  /** What the joins in its blocks leave to chance, bits. */
+  readonly chance: number
   readonly holds: Packed
   readonly rest: Rest
   readonly last: Oriented
@@ -39,8 +41,9 @@ interface Rest {
   readonly w: number
   /** Area of what was taken away, mm², and what it was. */
   readonly net: number
-  /** What sides differ by in it and beside it, mm. */
+  /** What sides differ by in it and beside it, mm, and what the joins in it leave to chance, bits. */
   readonly uneven: number
+  readonly chance: number
   readonly holds: Packed
   readonly name: number
   /** What may still be wasted, mm². */
@@ -98,6 +101,7 @@ export class SnugSheets {
       w,
       net: 0,
       uneven: 0,
+      chance: 0,
       holds: this.packing.none(),
       name: 0,
       spare: this.play.most,
@@ -161,6 +165,7 @@ export class SnugSheets {
           w: rw,
           net: from.net + block.net,
           uneven: from.uneven + block.uneven + across - side.across,
+          chance: from.chance + block.chance,
           holds: packing.sum(from.holds, block.holds),
           name: (from.name + block.name) % PRIME,
           spare: from.spare - lost,
@@ -185,7 +190,9 @@ export class SnugSheets {
       if (this.seen.has(name)) continue
       this.seen.add(name)
       const uneven = rest.uneven + last.block.uneven + rest.w - w + rest.l - l
-      this.found.push({ sheet, waste, uneven, holds: this.packing.sum(rest.holds, last.block.holds), rest, last })
+      const chance = rest.chance + last.block.chance
+      const holds = this.packing.sum(rest.holds, last.block.holds)
+      this.found.push({ sheet, waste, uneven, chance, holds, rest, last })
     }
   }
 

@@ -4,7 +4,7 @@ import type { Agreeing } from './agreeing'
 import { EXACTLY, fillSnugly, type Reach } from './fill'
 
 /** How often what a set of sheets leaves is looked through: the one sheet, and the two. */
-const TRIES = { lasts: 150, more: [20] }
+const TRIES = { lasts: 150, more: [20, 10, 6] }
 
 interface Level {
   readonly reach: Reach
@@ -26,6 +26,7 @@ const LEVELS: readonly Level[] = [
   { reach: reachOf(3000), likely: false, worth: 0 },
   { reach: reachOf(10_000), likely: true, worth: 0 },
   { reach: reachOf(40_000), likely: true, worth: 0 },
+  { reach: reachOf(80_000), likely: true, worth: 3 },
 ]
 
 /** The same for a second search, which goes on with what the first has no time for. */
