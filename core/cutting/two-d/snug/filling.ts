@@ -22,10 +22,15 @@ const MORE: Reach = { blocks: 4000, rests: 4000, sheets: 1000 }
 /** The same for the last one where it may have a hole: then not the first that is found takes all. */
 const LAST_WITH_HOLE: Reach = { blocks: 2000, rests: 5000, sheets: 5000 }
 
-/** How much larger the step is for them at first, and from one time to the next. */
+/**
+ * How much larger the step is for them at first, and from one time to the next; so many times, but for the first sets as long as
+ * blocks are few: where few pieces shrank, those that are left shrank by far more than all did on average.
+ */
 const LAST_STEP = 1.4
 const MORE_STEP = 1.2
 const WIDER = 1.4
+const TIMES = 3
+const FIRST_SETS = 2
 
 /** How often what a set leaves is looked through: where that is one sheet, and where it is two, three and so on. */
 export interface Tries {
@@ -81,18 +86,18 @@ export class Filling {
     const full = (set: Together): FullSheet[] => set.sheets.map((s) => fullSheet(pool.packing, s))
     const { best: first, sets: ones } = this.openSets(pool, 1, this.nodes.last)
     if (first.rest < 1) return full(first)
-    for (const set of this.untried(ones, tries.lasts)) {
+    for (const [set, times] of this.untried(ones, tries.lasts)) {
       if (over() || lasts.left <= 0) break
-      const last = this.lastOf(without(this.problem, full(set)).rest, set.left)
+      const last = this.lastOf(without(this.problem, full(set)).rest, set.left, times)
       if (last) return [...full(set), last]
     }
     let [best, least] = [full(first), first.rest]
-    for (const [i, times] of tries.more.entries()) {
+    for (const [i, most] of tries.more.entries()) {
       if (over() || more.left <= 0) return best
       const { sets } = this.openSets(pool, i + 2, this.nodes.more)
-      for (const set of this.untried(sets, times)) {
+      for (const [set, times] of this.untried(sets, most)) {
         if (over() || more.left <= 0) return best
-        const found = this.moreOf(without(this.problem, full(set)).rest, set.left)
+        const found = this.moreOf(without(this.problem, full(set)).rest, set.left, times)
         const rest = set.rest - areaIn(this.problem, found)
         if (rest < least) [best, least] = [[...full(set), ...found], rest]
         if (least < 1) return best
@@ -122,24 +127,27 @@ export class Filling {
     return { sets: [...byRest.values()].sort(byAgreement), best }
   }
 
-  /** The first of the sets that leave what was not looked through yet; asked for the next one, it was. */
-  private *untried(sets: readonly Together[], most: number): Generator<Together> {
+  /**
+   * The first of the sets that leave what was not looked through yet, and with how many steps to do so; asked for the next one,
+   * it was.
+   */
+  private *untried(sets: readonly Together[], most: number): Generator<readonly [Together, times: number]> {
     const { tried } = this.effort
     let count = 0
     for (const set of sets) {
       const name = set.holds.join()
       if (set.sheets.length === 0 || tried.has(name)) continue
-      if (count++ === most) return
-      yield set
+      if (count === most) return
+      yield [set, count++ < FIRST_SETS ? Infinity : TIMES]
       tried.add(name)
     }
   }
 
   /** One sheet that takes all there is. */
-  private lastOf(rest: Problem, left: Spent): FullSheet | null {
+  private lastOf(rest: Problem, left: Spent, times: number): FullSheet | null {
     const sheets = rest.sheets.map((s) => (s.cost <= left.cost + 1 ? s : { ...s, count: 0 }))
     const area = areaOfAll(rest)
-    for (const play of this.wider(LAST_STEP)) {
+    for (const play of this.wider(LAST_STEP, times)) {
       const reach = play.hole === undefined ? LAST : LAST_WITH_HOLE
       const snug = new SnugSheets({ ...rest, sheets }, allowing(play, left), reach)
       snug.find(this.effort.over)
@@ -152,12 +160,12 @@ export class Filling {
   }
 
   /** Some sheets that take all there is, or as much as was found. */
-  private moreOf(rest: Problem, left: Spent): readonly FullSheet[] {
+  private moreOf(rest: Problem, left: Spent, times: number): readonly FullSheet[] {
     const { more, over } = this.effort
     const pool = new Pool(rest)
     const effort: Effort = { tries: WITHIN, tried: new Set(), lasts: more, more, over }
     let best: readonly FullSheet[] = []
-    for (const play of this.wider(MORE_STEP)) {
+    for (const play of this.wider(MORE_STEP, times)) {
       const snug = new SnugSheets(rest, allowing(play, left), MORE)
       snug.find(over)
       more.left -= snug.built + snug.found.length
@@ -170,11 +178,13 @@ export class Filling {
     return best
   }
 
-  /** The same with larger and larger steps, where there are steps. Where few pieces shrank, what is left shrank by far more. */
-  private *wider(first: number): Generator<Play> {
+  /** The same with larger and larger steps, so many times at most, where there are steps. */
+  private *wider(first: number, times: number): Generator<Play> {
     const { step, ...play } = this.play
     if (step === undefined) yield play
-    else for (let wide = step * first; wide <= WIDEST_STEP; wide *= WIDER) yield { ...play, step: wide }
+    else
+      for (let time = 0, wide = step * first; time < times && wide <= WIDEST_STEP; time++, wide *= WIDER)
+        yield { ...play, step: wide }
   }
 }
 
