@@ -8,7 +8,14 @@ import { pose } from '#core/cutting/two-d/problem'
 import { firstPlan } from '#core/cutting/two-d/search'
 import { cutting } from '#core/cutting/solve'
 import { faults } from '../core/cut-checker'
-import { lengths, panels, panelsShrunkALittle, panelsShrunkFreely, type Known } from '../core/cut-instances'
+import {
+  lengths,
+  panels,
+  panelsOfManySheets,
+  panelsShrunkALittle,
+  panelsShrunkFreely,
+  type Known,
+} from '../core/cut-instances'
 
 const SECONDS = Number(process.argv[2] ?? 10)
 /** Plans by first fit, the best of which is told beside. */
@@ -93,4 +100,5 @@ const seeds = Array.from({ length: TO - FROM + 1 }, (_, i) => FROM + i)
 table('Lengths', await all(lengths, seeds.slice(0, 40)))
 table('Panels', await all(panels, seeds))
 table('Panels that shrank freely', await all(panelsShrunkFreely, seeds))
+table('Panels of many sheets', await all(panelsOfManySheets, seeds))
 table('Panels that shrank a little', await all(panelsShrunkALittle, seeds.slice(0, 24)))

@@ -83,20 +83,35 @@ const named = (rects: readonly Rect[], canRotate: (i: number) => boolean): Known
     return { id: `p${i + 1}`, ...r, count: 1, ...(rotate ? { canRotate: true } : {}) }
   })
 
+/** Into how many pieces how many sheets are cut, and with which kerfs. */
+interface Cutting {
+  readonly kerfs: readonly number[]
+  readonly sheets: readonly [least: number, choice: number]
+  readonly each: readonly [least: number, choice: number]
+}
+
+const FEW: Cutting = { kerfs: [0, 2, 2.4, 3, 3.2], sheets: [1, 8], each: [5, 26] }
+
+/** More sheets, less out of each. */
+const MANY: Cutting = { kerfs: [2, 2.4, 3, 3.2, 4], sheets: [4, 15], each: [3, 12] }
+
 /** Panels whose best plan is known, for they were sheets. Of those that shrink some do so, by some millimetres. */
-export const panels = (seed: number): Known => panelsThatWereSheets(seed, false)
+export const panels = (seed: number): Known => panelsThatWereSheets(seed, FEW, false)
 
 /** The same, but of those that shrink all do so, each by up to some hundredths of its size. */
-export const panelsShrunkFreely = (seed: number): Known => panelsThatWereSheets(seed, true)
+export const panelsShrunkFreely = (seed: number): Known => panelsThatWereSheets(seed, FEW, true)
 
-function panelsThatWereSheets(seed: number, freely: boolean): Known {
+/** Panels of four to eighteen sheets, cut with a kerf; of those that shrink all do so. */
+export const panelsOfManySheets = (seed: number): Known => panelsThatWereSheets(seed, MANY, true)
+
+function panelsThatWereSheets(seed: number, cut: Cutting, freely: boolean): Known {
   const random = mixed(seed)
-  const kerf = [0, 2, 2.4, 3, 3.2][below(random, 5)]!
+  const kerf = cut.kerfs[below(random, cut.kerfs.length)]!
   const sheet = SHEETS[below(random, SHEETS.length)]!
   const family = ['tight', 'dropped', 'shrunk', 'repeated', 'offcuts', 'mixed'][seed % 6]!
   const grid = [1, 1, 5, 10][below(random, 4)]!
-  const n = 1 + below(random, 8)
-  const each = Math.min(5 + below(random, 26), Math.floor(150 / n))
+  const n = cut.sheets[0] + below(random, cut.sheets[1])
+  const each = Math.min(cut.each[0] + below(random, cut.each[1]), Math.floor(150 / n))
   const least = 40 + below(random, 60)
   const turning = below(random, 3)
   const canRotate = (): boolean => (turning === 0 ? false : turning === 1 ? true : random() < 0.5)
