@@ -9,6 +9,7 @@ const ODD = ['0.001', '-7', '3', '19999']
  * Types odd figures into every field of a page by turns. What a field takes the server has to take too: what it
  * refuses stands in the console, which fails the test.
  * @param least as many fields have at least to be there; they are waited for
+ * @param figures what is typed, one figure into all fields and then the next
  */
 async function typeOddFigures(page: Page, least: number, figures = ODD): Promise<void> {
   await settled(page)

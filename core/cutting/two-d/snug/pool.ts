@@ -1,4 +1,3 @@
-import { SAME } from '../../instance'
 import { PackedCounts } from '../packed-counts'
 import { demandOf, type Problem } from '../sheets'
 import type { SnugSheet } from './sheets'
@@ -9,9 +8,11 @@ export interface Agreement {
   readonly chance: number
 }
 
+/** What sides differ by, as whole µm: where nothing may be wasted they agree to those, and what is less is told by no one. */
+const microns = ({ uneven }: Agreement): number => Math.round(uneven * 1000)
+
 /** Those first whose sides differ least; of such as differ by the same to the µm those that leave least to chance. */
-export const byAgreement = (a: Agreement, b: Agreement): number =>
-  Math.round((a.uneven - b.uneven) / SAME) || a.chance - b.chance
+export const byAgreement = (a: Agreement, b: Agreement): number => microns(a) - microns(b) || a.chance - b.chance
 
 /** Full sheets found one time after the other: of those that hold the same the one whose sides agree best, and of all so many. */
 export class Pool {

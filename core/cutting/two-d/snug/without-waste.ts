@@ -3,7 +3,7 @@ import type { Problem } from '../sheets'
 import type { Agreeing } from './agreeing'
 import { EXACTLY, fillSnugly, type Reach } from './fill'
 
-/** How often what a set of sheets leaves is looked through: the one sheet, and the two. */
+/** How often what a set of sheets leaves is looked through: one sheet, and two, three and four. */
 const TRIES = { lasts: 150, more: [20, 10, 6] }
 
 interface Level {
