@@ -1,3 +1,4 @@
+import { availableParallelism } from 'node:os'
 import { fileURLToPath } from 'node:url'
 import { defineConfig } from 'vitest/config'
 
@@ -8,6 +9,8 @@ export default defineConfig({
   resolve: { alias: { '#core': core } },
   esbuild: { tsconfigRaw: { compilerOptions: decorators } },
   test: {
+    // a file for each processor: by itself Vitest leaves one idle
+    maxWorkers: availableParallelism(),
     projects: [
       {
         extends: true,
