@@ -1,45 +1,51 @@
+import { availableParallelism } from 'node:os'
 import { setImmediate as turn } from 'node:timers/promises'
 import type { CutInstance, CutPlan } from '#core/cutting/instance'
 import { meansUntil } from '#core/cutting/means'
 import { randomFrom } from '#core/cutting/random'
 import { cutting } from '#core/cutting/solve'
 import { linearSolver } from './highs'
-import { SecondSearch } from './second-search'
+import { SearchBeside } from './search-beside'
 
 /** Rounds of the search: far more than the clock ever allows. */
 export const ROUNDS = 1_000_000
 
-/** A second search is begun when the first has been at it for so long, and if so much is left, ms. */
+/** Others are begun beside it when it has been at it for so long, and if so much is left, ms. */
 const AFTER = 1000
 const WORTH = 2000
 
+/** How many go on beside the first: a processor each, but no more than begin elsewhere than the others. */
+const MOST = 3
+const beside = (): number => Math.min(MOST, Math.max(1, availableParallelism() - 1))
+
 /**
- * Looks for the best plan until a moment on the clock `performance.now`, ms. What is not found at once is looked for by two
- * searches, the second in a process of its own; it begins elsewhere.
+ * Looks for the best plan until a moment on the clock `performance.now`, ms. What is not found at once is looked for by several
+ * searches, each but the first in a process of its own; they begin elsewhere.
  */
 export async function bestPlan(instance: CutInstance, seed: number, end: number): Promise<CutPlan> {
   const begun = performance.now()
-  const beside: { second?: SecondSearch } = {}
+  const others: SearchBeside[] = []
   // the best is found, and only laid out better
   let settled = false
   // a part of the search takes seconds at times, but the clock is asked all the while
   const now = (): number => {
     const time = performance.now()
-    if (!beside.second && !settled && time - begun > AFTER && end - time > WORTH)
-      beside.second = new SecondSearch({ instance, seed: seed + 1, seconds: (end - time) / 1000 })
+    if (others.length === 0 && !settled && time - begun > AFTER && end - time > WORTH)
+      for (let n = 1; n <= beside(); n++)
+        others.push(new SearchBeside({ instance, beside: n, seed: seed + n, seconds: (end - time) / 1000 }))
     return time
   }
   const search = cutting(instance, meansUntil(randomFrom(seed), ROUNDS, await linearSolver(), now, end))
   let step = search.next()
-  while (!step.done && !beside.second?.plan?.proven) {
+  while (!step.done && !others.some((other) => other.plan?.proven)) {
     settled = step.value.proven
     await turn()
     step = search.next()
   }
   const plan = step.value
-  const other = plan.proven ? null : await beside.second?.last()
-  beside.second?.stop()
-  return other && isBetter(other, plan) ? other : plan
+  const plans = plan.proven ? [] : await Promise.all(others.map((other) => other.last()))
+  for (const other of others) other.stop()
+  return plans.reduce<CutPlan>((best, other) => (other && isBetter(other, best) ? other : best), plan)
 }
 
 const lacking = ({ unplaced }: CutPlan): number => unplaced.reduce((sum, u) => sum + u.count, 0)

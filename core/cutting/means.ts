@@ -11,8 +11,11 @@ export interface Means {
   /** Rounds of the search at most. */
   readonly rounds: number
   readonly solver: LinearSolver | null
-  /** It is the second search for one plan: where a way goes by steps it takes those between the steps of the first. */
-  readonly second?: boolean
+  /**
+   * Which of the searches beside the first one for the same plan it is, from 1; left out, or 0, it is the first. Those beside
+   * it begin elsewhere, and where a way goes by steps each takes such as lie between those of the others.
+   */
+  readonly beside?: number
 }
 
 /**

@@ -118,9 +118,9 @@ describe('the command line', { timeout: 30000 }, () => {
     expect(plan.placements).toHaveLength(4)
   })
 
-  it('has a second search beside it for what takes longer', () => {
+  it('has other searches beside it for what takes longer', () => {
     const { instance, best } = panels(1033)
-    const run = spawnSync('npx', ['tsx', '--tsconfig', 'tsconfig.cli.json', 'tests/core/second-search-run.ts'], {
+    const run = spawnSync('npx', ['tsx', '--tsconfig', 'tsconfig.cli.json', 'tests/core/search-beside-run.ts'], {
       ...{ cwd: root, encoding: 'utf8', timeout: 30000 },
     })
     expect(run.stderr.replace(/^npm warn.*\n/gm, '')).toBe('')

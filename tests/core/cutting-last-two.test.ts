@@ -101,14 +101,14 @@ describe('trees that are cooled down quickly', () => {
   })
 })
 
-describe('a second search', () => {
+describe('a search beside the first', () => {
   it('fills sheets from the first where sides that agree are no use', { timeout: 60_000 }, () => {
     for (const seed of [2, 4]) {
       const problem = problemOf(seed, 3, 22, 6, true)
-      const sheets = [true, false].map((second) => {
+      const sheets = [1, 0].map((beside) => {
         let rounds = 0
         let best: Layout | null = null
-        for (const plan of layOut(problem, { ...meansOf(seed), second })) {
+        for (const plan of layOut(problem, { ...meansOf(seed), beside })) {
           best = plan
           // a first plan, two rounds of single pieces, and the sheets are filled
           if (rounds++ === 3) break

@@ -84,22 +84,22 @@ describe('blocks', () => {
 })
 
 describe('sheets without waste', () => {
-  it('are looked for before other ways, so often, and by a second search by turns with them at last', () => {
+  it('are looked for before other ways, so often, and by searches beside the first by turns with them at last', () => {
     const problem = { ...sameTogether(shrunk(1, [SHEET, SHEET], 6, 0, true)), sheets: [SHEET] }
-    const worths = (second: boolean): number[] => {
-      const search = new WithoutWaste(problem, second)
+    const worths = (beside: number): number[] => {
+      const search = new WithoutWaste(problem, beside)
       const each: number[] = []
       for (; search.goes; search.next(Infinity, () => true)) each.push(search.worth)
       return each
     }
-    expect(worths(false)).toEqual([0, 0, 0, 3])
-    expect(worths(true)).toEqual([0, 3])
+    expect(worths(0)).toEqual([0, 0, 0, 3])
+    expect(worths(1)).toEqual([0, 3])
   })
 
   it('come out by each of the two searches', () => {
     const problem = { ...sameTogether(shrunk(1, [SHEET, SHEET], 6, 0, true)), sheets: [SHEET] }
-    for (const second of [false, true]) {
-      const search = new WithoutWaste(problem, second)
+    for (const beside of [0, 1]) {
+      const search = new WithoutWaste(problem, beside)
       while (search.goes) expect(checked(problem, search.next(2 * SHEET.cost, never))).toEqual({ faults: [], left: 0 })
     }
   })

@@ -54,7 +54,7 @@ export class FullSheets {
   private level = 0
   private snugLevel = 0
   private chosenFrom = ''
-  /** The ways to look for sides that agree, one after the other; a second search leaves holes to the first. */
+  /** The ways to look for sides that agree, one after the other; searches beside the first leave holes to it. */
   private readonly ways: readonly Agreeing[]
 
   constructor(
@@ -65,10 +65,10 @@ export class FullSheets {
     this.room = roomFor(problem, least)
     this.slack = Math.max(0, this.room - areaOfAll(problem))
     const { slack, room, isTight } = this
-    const { second } = means
-    const bySteps = new BySteps(problem, slack, room, second)
-    if (isTight) this.ways = [new WithoutWaste(problem, second)]
-    else this.ways = second ? [bySteps] : [new ButForHoles(problem, slack, room), bySteps]
+    const { beside = 0 } = means
+    const bySteps = new BySteps(problem, slack, room, beside)
+    if (isTight) this.ways = [new WithoutWaste(problem, beside)]
+    else this.ways = beside > 0 ? [bySteps] : [new ButForHoles(problem, slack, room), bySteps]
   }
 
   /** What blocks may waste, where that is next to nothing, for some times the share that the plan may waste. */

@@ -152,9 +152,9 @@ class Cheaper {
     return this.onlyFills ? 0 : this.roomy ? LIGHT : 1
   }
 
-  /** A second search leaves sides that agree to the first where blocks that fit are no use. */
+  /** Searches beside the first leave sides that agree to it where blocks that fit are no use. */
   private get onlyFills(): boolean {
-    return this.loose && this.means.second === true
+    return this.loose && (this.means.beside ?? 0) > 0
   }
 
   /** What does best where so much may be wasted gets most of the time. */

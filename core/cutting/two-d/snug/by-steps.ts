@@ -11,6 +11,9 @@ import { SnugSheets, type Reach } from './sheets'
 const FIRST = 2.5
 const MORE = 1.4
 
+/** Where the steps of searches beside the first lie between two of its steps. */
+const BETWEEN = [0, 1 / 2, 1 / 4, 3 / 4]
+
 /** Of its area a block may waste this part: the step is what counts. */
 const SHARE = 0.1
 
@@ -50,18 +53,18 @@ export class BySteps implements Agreeing {
   /**
    * @param slack what all sheets together may waste, mm²
    * @param room the area of the sheets, mm²
-   * @param second whether it is a second search: then the steps are those between the others, and the likeliest blocks come first
+   * @param beside which search beside the first it is: its steps are between those, and the likeliest blocks come first
    */
   constructor(
     private readonly problem: Problem,
     private readonly slack: number,
     private readonly room: number,
-    private readonly second = false,
+    private readonly beside = 0,
   ) {
     const around = problem.pieces.reduce((sum, p) => sum + problem.shapes[p]!.l + problem.shapes[p]!.w, 0)
     const largest = Math.max(...problem.sheets.map((s) => s.area))
     this.sheets = Math.max(1, room / largest)
-    this.step = (FIRST * (second ? Math.sqrt(MORE) : 1) * slack) / around
+    this.step = (FIRST * MORE ** BETWEEN[beside % BETWEEN.length]! * slack) / around
     this.pool = new Pool(problem, KEPT)
   }
 
@@ -83,9 +86,9 @@ export class BySteps implements Agreeing {
    * @returns full sheets that go together: of all pieces, or of as many as was found
    */
   next(limit: number, over: () => boolean): readonly FullSheet[] {
-    const { problem, tried, pool, second } = this
+    const { problem, tried, pool, beside } = this
     const { reach } = ROUNDS[this.round]!
-    const play = { share: SHARE, most: oneMayWaste(this.slack, this.sheets), step: this.step, likely: second }
+    const play = { share: SHARE, most: oneMayWaste(this.slack, this.sheets), step: this.step, likely: beside > 0 }
     const snug = new SnugSheets(problem, play, reach)
     snug.find(over)
     pool.add(snug.found)

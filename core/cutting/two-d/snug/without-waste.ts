@@ -29,8 +29,8 @@ const LEVELS: readonly Level[] = [
   { reach: reachOf(80_000), likely: true, worth: 3 },
 ]
 
-/** The same for a second search, which goes on with what the first has no time for. */
-const SECOND: readonly Level[] = [
+/** The same for searches beside the first, which go on with what that has no time for. */
+const BESIDE: readonly Level[] = [
   { reach: reachOf(10_000), likely: false, worth: 0 },
   { reach: reachOf(160_000), likely: true, worth: 3 },
 ]
@@ -42,9 +42,9 @@ export class WithoutWaste implements Agreeing {
 
   constructor(
     private readonly problem: Problem,
-    second = false,
+    beside = 0,
   ) {
-    this.levels = second ? SECOND : LEVELS
+    this.levels = beside > 0 ? BESIDE : LEVELS
   }
 
   get goes(): boolean {

@@ -4,17 +4,17 @@ import { randomFrom } from '#core/cutting/random'
 import { cutting } from '#core/cutting/solve'
 import { linearSolver } from './highs'
 import { ROUNDS } from './search'
-import type { ToSecondSearch } from './second-search'
+import type { ToSearchBeside } from './search-beside'
 
 const now = (): number => performance.now()
 
 process.once('disconnect', () => process.exit())
 process.once('message', async (what) => {
-  const { instance, seed, seconds } = what as ToSecondSearch
+  const { instance, beside, seed, seconds } = what as ToSearchBeside
   // the clock began when the process did
   const means = {
     ...meansUntil(randomFrom(seed), ROUNDS, await linearSolver(), now, seconds * 1000),
-    second: true,
+    beside,
   }
   const search = cutting(instance, means)
   let step = search.next()

@@ -2,9 +2,10 @@ import { fork, type ChildProcess } from 'node:child_process'
 import { fileURLToPath } from 'node:url'
 import type { CutInstance, CutPlan } from '#core/cutting/instance'
 
-/** What the process is told; it may search for so many seconds. */
-export interface ToSecondSearch {
+/** What the process is told; it may search for so many seconds. `beside` is which search beside the first it is, from 1. */
+export interface ToSearchBeside {
   readonly instance: CutInstance
+  readonly beside: number
   readonly seed: number
   readonly seconds: number
 }
@@ -13,14 +14,14 @@ export interface ToSecondSearch {
 const GRACE = 300
 
 /** A search in a process of its own, beside the one that goes on here. */
-export class SecondSearch {
+export class SearchBeside {
   private readonly process: ChildProcess
   /** Its plan, when it is through. */
   plan: CutPlan | null = null
   private readonly ended: Promise<void>
 
-  constructor(what: ToSecondSearch) {
-    const file = fileURLToPath(new URL('./second-search-process.ts', import.meta.url))
+  constructor(what: ToSearchBeside) {
+    const file = fileURLToPath(new URL('./search-beside-process.ts', import.meta.url))
     this.process = fork(file, { stdio: ['ignore', 'ignore', 'ignore', 'ipc'], serialization: 'advanced' })
     this.ended = new Promise((resolve) => {
       this.process.once('message', (plan) => {
@@ -31,7 +32,7 @@ export class SecondSearch {
       this.process.once('exit', () => resolve())
     })
     this.process.send(what, () => {
-      // what doesn't reach it has no second search: the first goes on alone
+      // what doesn't reach it has no search beside it: the first goes on alone
     })
   }
 

@@ -2,16 +2,23 @@ import { afterEach, beforeEach, describe, expect, it, vi } from 'vitest'
 import type { CutInstance, CutPlan } from '#core/cutting/instance'
 import type { Means } from '#core/cutting/means'
 
-/** When second searches were begun, and what each had found; and what the first search does. */
-const { begun, search } = vi.hoisted(() => ({
+/** When searches were begun beside the first, as which and for how long; what each had found; and what the first does. */
+const { begun, asked, search, machine } = vi.hoisted(() => ({
   begun: [] as number[],
+  asked: [] as { beside: number; seed: number; seconds: number }[],
+  machine: { processors: 2 },
   search: { run: null as null | ((means: Means) => Generator<CutPlan, CutPlan>), found: null as CutPlan | null },
 }))
 
-vi.mock('../../cli/second-search', () => ({
-  SecondSearch: class {
+vi.mock('node:os', async (original) => ({
+  ...(await original<typeof import('node:os')>()),
+  availableParallelism: () => machine.processors,
+}))
+vi.mock('../../cli/search-beside', () => ({
+  SearchBeside: class {
     plan = search.found
-    constructor() {
+    constructor(what: (typeof asked)[number]) {
+      asked.push(what)
       begun.push(performance.now())
     }
     last(): Promise<CutPlan | null> {
@@ -46,12 +53,14 @@ beforeEach(() => {
   let time = 0
   vi.spyOn(performance, 'now').mockImplementation(() => ++time)
   begun.length = 0
+  asked.length = 0
+  machine.processors = 2
   search.found = null
 })
 
 afterEach(() => vi.restoreAllMocks())
 
-describe('a second search', () => {
+describe('a search beside the first', () => {
   it('is begun after a second, also while the first is in the middle of a part', async () => {
     search.run = inOnePart(2500, planOf(3e6, false))
     const start = performance.now()
@@ -84,5 +93,23 @@ describe('a second search', () => {
     expect((await bestPlan(instance, 1, soon(10_000))).bought).toBe(2e6)
     search.found = planOf(4e6, false)
     expect((await bestPlan(instance, 1, soon(10_000))).bought).toBe(3e6)
+  })
+
+  it('has more beside it where there are processors for them, each from a beginning of its own', async () => {
+    for (const [processors, others] of [
+      [1, 1],
+      [2, 1],
+      [3, 2],
+      [4, 3],
+      [16, 3],
+    ] as const) {
+      asked.length = 0
+      machine.processors = processors
+      search.run = inOnePart(2500, planOf(3e6, false))
+      await bestPlan(instance, 7, soon(10_000))
+      const ones = Array.from({ length: others }, (_, i) => i + 1)
+      expect(asked.map(({ beside, seed }) => [beside, seed])).toEqual(ones.map((n) => [n, 7 + n]))
+      for (const { seconds } of asked) expect(seconds).toBeLessThan(9)
+    }
   })
 })
