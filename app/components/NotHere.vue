@@ -5,7 +5,12 @@ import type { RecordKind } from '~/stores/record'
 import { useRecords } from '~/stores/records'
 
 /** Said where what a link leads to is not in this shop: which shop it is in, if any, and a way there. */
-const props = defineProps<{ id: string; kinds: readonly RecordKind[] }>()
+const props = defineProps<{
+  id: string
+  kinds: readonly RecordKind[]
+  /** what is missing, where it is told on a page that has a heading of its own */
+  what?: string
+}>()
 const records = useRecords()
 const elsewhere = ref<string | null>(null)
 const shopName = computed(() => records.shops.find((s) => s.id === elsewhere.value)?.shop.name)
@@ -22,11 +27,13 @@ onMounted(async () => {
 
 <template>
   <div data-test="not-here">
-    <h1>This is not in {{ records.shop?.name }}</h1>
+    <component :is="what ? 'h2' : 'h1'">{{ what ?? 'This' }} is not in {{ records.shop?.name }}</component>
     <p v-if="elsewhere && shopName">
       It belongs to {{ shopName }}.
       <button class="btn" @click="records.enter(elsewhere)">Go there</button>
     </p>
-    <p v-else>It may have been deleted. <NuxtLink to="/holders">To the holders</NuxtLink></p>
+    <p v-else>
+      It may have been deleted. <slot><NuxtLink to="/holders">To the holders</NuxtLink></slot>
+    </p>
   </div>
 </template>

@@ -15,6 +15,15 @@ const devices = useDevices()
 const keysShown = ref(false)
 const router = useRouter()
 
+const route = useRoute()
+/** On the pages of a section its tab is marked, also on such as are no children of its list. */
+const mark = (section: string) =>
+  route.path === section
+    ? ({ class: 'here', ariaCurrent: 'page' } as const)
+    : route.path.startsWith(`${section}/`)
+      ? ({ class: 'here', ariaCurrent: 'true' } as const)
+      : {}
+
 const toMeasure = computed(() => records.tools.filter((t) => lacks(t).length > 0).length)
 
 const keys: Key[] = [
@@ -60,16 +69,16 @@ function switchUnit() {
       <span class="word">Fingerling</span>
     </NuxtLink>
     <nav v-if="records.shop" aria-label="Work">
-      <NuxtLink to="/tools"
+      <NuxtLink to="/tools" v-bind="mark('/tools')"
         >Tools
         <small v-if="toMeasure" :title="`${toMeasure} still to measure`">{{ toMeasure }} to measure</small></NuxtLink
       >
-      <NuxtLink to="/holders"
+      <NuxtLink to="/holders" v-bind="mark('/holders')"
         >Holders <small v-if="records.holders.length">{{ records.holders.length }}</small></NuxtLink
       >
-      <NuxtLink to="/wall">Wall</NuxtLink>
-      <NuxtLink to="/cutting">Cutting</NuxtLink>
-      <NuxtLink to="/bench">Bench</NuxtLink>
+      <NuxtLink to="/wall" v-bind="mark('/wall')">Wall</NuxtLink>
+      <NuxtLink to="/cutting" v-bind="mark('/cutting')">Cutting</NuxtLink>
+      <NuxtLink to="/bench" v-bind="mark('/bench')">Bench</NuxtLink>
     </nav>
     <span class="spring" />
     <SaveState v-if="records.shop" />
@@ -164,7 +173,7 @@ nav a {
   border-top: 3px solid transparent;
   white-space: nowrap;
 }
-nav a.router-link-active {
+nav a.here {
   border-bottom-color: var(--chalk);
 }
 nav small {

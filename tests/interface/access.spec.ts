@@ -148,3 +148,25 @@ test('tools leave by a key and the focus is not lost', async ({ page, service })
   await expect(page.locator('ol .seat')).toHaveCount(2)
   await expect(page.locator('ol .seat').first()).toBeFocused()
 })
+
+test('the section that a page belongs to is marked in the head', async ({ page, service }) => {
+  const shop = await shopFor(page, service, { tools: threeMallets(), rail: {} })
+  const current = page.getByRole('navigation', { name: 'Work' }).locator('[aria-current]')
+  for (const [path, section, as] of [
+    ['/tools', /^Tools/, 'page'],
+    ['/tools/import', /^Tools/, 'true'],
+    ['/holders', /^Holders/, 'page'],
+    [shop.rail, /^Holders/, 'true'],
+    [`${shop.rail}/bench`, /^Holders/, 'true'],
+    ['/holders/compare', /^Holders/, 'true'],
+    ['/cutting', /^Cutting/, 'page'],
+    [shop.rail.replace('/holders/', '/bench/'), /^Bench/, 'true'],
+  ] as const) {
+    await page.goto(path)
+    await expect(current).toHaveText(section)
+    await expect(current).toHaveAttribute('aria-current', as)
+  }
+  await page.goto('/')
+  await expect(page.getByRole('navigation', { name: 'Work' })).toBeVisible()
+  await expect(current).toHaveCount(0)
+})

@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { computed, ref } from 'vue'
+import { computed, ref, watch } from 'vue'
 import { mdiClose, mdiMagnifyMinusOutline, mdiMagnifyPlusOutline, mdiPlus } from '@mdi/js'
 import { SORTS } from '~/composables/trayLayout'
 import { useKeys } from '~/composables/useKeys'
@@ -16,6 +16,10 @@ const { ask } = useNewHolder()
 
 const openId = computed(() => (typeof route.query.tool === 'string' ? route.query.tool : null))
 const open = computed(() => (openId.value ? (records.toolsById.get(openId.value) ?? null) : null))
+/** A tool that a link leads to and that isn't here; one that was, and has just been deleted, needs no telling. */
+const wasHere = new Set<string>()
+watch(open, (tool) => tool && wasHere.add(tool.id), { immediate: true })
+const missing = computed(() => (openId.value && !open.value && !wasHere.has(openId.value) ? openId.value : null))
 
 /** Where typing begins on the card that comes up next. */
 const start = ref<'name' | 'figures'>()
@@ -77,6 +81,16 @@ useKeys(() => [
           <NuxtLink to="/tools/import">Lists in and out</NuxtLink>
         </nav>
       </div>
+      <NotHere
+        v-if="missing"
+        :id="missing"
+        :key="missing"
+        :kinds="['tools']"
+        what="The tool of that link"
+        class="missing"
+      >
+        <button class="link" @click="show(null)">Go on without it</button>
+      </NotHere>
       <div v-if="records.tools.length > 0" class="bar finding">
         <input
           ref="search"
@@ -194,6 +208,15 @@ useKeys(() => [
   flex-wrap: wrap;
   margin-bottom: 6px;
   padding-right: 20px;
+}
+.missing {
+  border: 1.5px solid var(--ink);
+  background: var(--sheet);
+  padding: 10px 14px;
+  margin: 0 20px 10px 0;
+}
+.missing :deep(p) {
+  margin: 4px 0 0;
 }
 .links {
   display: flex;
