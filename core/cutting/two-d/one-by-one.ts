@@ -15,12 +15,14 @@ const LAST = 2
 
 /**
  * Of what sheets may waste on average a full one wastes this part at first, give or take a third; more, if too few are found, up
- * to so many times.
+ * to so many times. As many as may be are too many: of a hundred small pieces that takes half a second, and with half the waste a
+ * third of it finds better ones.
  */
 const LITTLE = 0.25
 const MORE = 1.35
 const TOO_FEW = 40
 const TRIALS = 6
+const LESS = 0.5
 
 /** So many of the full sheets found next are kept, each as a beginning of its own. */
 const KEPT = 10
@@ -60,6 +62,8 @@ export class OneByOne {
   private readonly met = new Set<string>()
   /** The part of a sheet that full ones could waste, when so many were left, for enough to be found. */
   private readonly shares = new Map<number, number>()
+  /** The part of what sheets may waste that a full one could do at least, for not too many to be found. */
+  private little = LITTLE
   private readonly first: Begun
   private rounds = 0
 
@@ -139,7 +143,7 @@ export class OneByOne {
   private littleWaste(rest: Problem, slack: number, left: number): SnugSheets {
     const { random, over } = this.means
     const largest = Math.max(...rest.sheets.map((s) => (s.count > 0 ? s.area : 0)))
-    let share = Math.max(slack * LITTLE, (this.shares.get(left) ?? 0) / MORE) * (0.7 + 0.6 * random())
+    let share = Math.max(slack * this.little, (this.shares.get(left) ?? 0) / MORE) * (0.7 + 0.6 * random())
     for (let trial = 1; ; trial++, share *= MORE) {
       const play = { share: IN_BLOCKS * share, most: share * largest, evenly: true }
       const snug = new SnugSheets(rest, play, { ...REACH, rows: { most: ROWS, share } })
@@ -147,6 +151,8 @@ export class OneByOne {
       const found = snug.found.length
       if (found < TOO_FEW && (found === 0 || share <= slack) && trial < TRIALS && !over()) continue
       this.shares.set(left, share)
+      if (found >= REACH.sheets) this.little *= LESS
+      else if (trial > 1) this.little = Math.min(LITTLE, this.little * MORE)
       return snug
     }
   }
