@@ -11,7 +11,7 @@ import { SearchBeside } from './search-beside'
 export const ROUNDS = 1_000_000
 
 /** Others are begun beside it when it has been at it for so long, and if so much is left, ms. */
-const AFTER = 1000
+const AFTER = 300
 const WORTH = 2000
 
 /** How many go on beside the first: a processor each, but no more than begin elsewhere than the others. */
