@@ -1,7 +1,7 @@
 import { availableParallelism } from 'node:os'
 import { setImmediate as turn } from 'node:timers/promises'
 import type { CutInstance, CutPlan } from '#core/cutting/instance'
-import { meansUntil } from '#core/cutting/means'
+import { meansUntil, MOST_BESIDE } from '#core/cutting/means'
 import { randomFrom } from '#core/cutting/random'
 import { cutting } from '#core/cutting/solve'
 import { linearSolver } from './highs'
@@ -14,9 +14,8 @@ export const ROUNDS = 1_000_000
 const AFTER = 300
 const WORTH = 2000
 
-/** How many go on beside the first: a processor each, but no more than begin elsewhere than the others. */
-const MOST = 3
-const beside = (): number => Math.min(MOST, Math.max(1, availableParallelism() - 1))
+/** How many go on beside the first: a processor each, but one at least. */
+const beside = (): number => Math.min(MOST_BESIDE, Math.max(1, availableParallelism() - 1))
 
 /**
  * Looks for the best plan until a moment on the clock `performance.now`, ms. What is not found at once is looked for by several

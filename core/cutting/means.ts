@@ -1,6 +1,9 @@
 import type { LinearSolver } from './linear-program'
 import type { Random } from './random'
 
+/** How many searches can go on beside the first one such that each begins elsewhere. */
+export const MOST_BESIDE = 3
+
 /** What a search may use. */
 export interface Means {
   readonly random: Random
@@ -12,7 +15,7 @@ export interface Means {
   readonly rounds: number
   readonly solver: LinearSolver | null
   /**
-   * Which of the searches beside the first one for the same plan it is, from 1; left out, or 0, it is the first. Those beside
+   * Which of the searches beside the first one for the same plan it is, from 1 to `MOST_BESIDE`; left out, or 0, it is the first. Those beside
    * it begin elsewhere, and where a way goes by steps each takes such as lie between those of the others.
    */
   readonly beside?: number

@@ -15,8 +15,8 @@ const LAST = 2
 
 /**
  * Of what sheets may waste on average a full one wastes this part at first, give or take a third; more, if too few are found, up
- * to so many times. As many as may be are too many: of a hundred small pieces that takes half a second, and with half the waste a
- * third of it finds better ones.
+ * to so many times. As many as may be are too many: of a hundred small pieces that takes half a second, and a third of that finds
+ * better ones where less may be wasted.
  */
 const LITTLE = 0.25
 const MORE = 1.35

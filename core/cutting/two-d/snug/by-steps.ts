@@ -11,7 +11,7 @@ import { SnugSheets, type Reach } from './sheets'
 const FIRST = 2.5
 const MORE = 1.4
 
-/** Where the steps of searches beside the first lie between two of its steps. */
+/** Where the steps of the first search and of each beside it lie between two of the first: as many as `MOST_BESIDE` and one. */
 const BETWEEN = [0, 1 / 2, 1 / 4, 3 / 4]
 
 /** Of its area a block may waste this part: the step is what counts. */
@@ -64,7 +64,7 @@ export class BySteps implements Agreeing {
     const around = problem.pieces.reduce((sum, p) => sum + problem.shapes[p]!.l + problem.shapes[p]!.w, 0)
     const largest = Math.max(...problem.sheets.map((s) => s.area))
     this.sheets = Math.max(1, room / largest)
-    this.step = (FIRST * MORE ** BETWEEN[beside % BETWEEN.length]! * slack) / around
+    this.step = (FIRST * MORE ** BETWEEN[beside]! * slack) / around
     this.pool = new Pool(problem, KEPT)
   }
 
