@@ -84,16 +84,22 @@ describe('blocks that can be joined', () => {
     expect(out).toBeGreaterThan(100)
   })
 
-  it('come by their sizes, of each the shortest first', () => {
+  it('can be cut away: by their sizes, of each the shortest first, all of which no more is wasted than may be', () => {
     const random = randomFrom(7)
     const joinable = new Joinable(Math.round, 0, 100)
     const sides = Array.from({ length: 400 }, (_, i) => sideOf(random, i, 1))
     sides.forEach((side) => joinable.add(side))
-    const rows = joinable.beside(50, 3)
-    expect(rows.map((row) => row[0]!.across)).toEqual([47, 48, 49, 50])
-    for (const row of rows) {
-      expect(row).toEqual(sides.filter((s) => s.across === row[0]!.across).sort((a, b) => a.along - b.along))
-      expect(row.length).toBeGreaterThan(2)
+    let found = 0
+    for (let i = 0; i < 100; i++) {
+      const across = 45 + below(random, 20)
+      const [longest, number, waste] = [600 * random(), below(random, 200), 4000 * random()]
+      const expected = sides
+        .filter((s) => s.across <= across && s.across >= across - 3 && s.along <= longest && s.number >= number)
+        .filter((s) => across * s.along - s.net <= waste)
+        .sort((a, b) => a.across - b.across || a.along - b.along)
+      expect(joinable.cutAway({ across, longest, number, waste }, 3)).toEqual(expected)
+      found += expected.length
     }
+    expect(found).toBeGreaterThan(200)
   })
 })

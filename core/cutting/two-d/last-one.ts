@@ -130,13 +130,10 @@ function smaller(blocks: SnugBlocks, from: Rest, least: number): Rest[] {
   const found: Rest[] = []
   for (const axis of [0, 1] as const) {
     const [length, across] = axis === 0 ? [from.l, from.w] : [from.w, from.l]
-    const sides = [false, true].flatMap((turning) =>
-      blocks.beside(axis, across, blocks.narrower(from.spare), turning).flat(),
-    )
-    for (const side of sides) {
+    const what = { across, longest: length - SAME, number: 0, waste: from.spare - least }
+    for (const side of [false, true].flatMap((turning) => blocks.cutAway(axis, turning, what))) {
       const { along, block } = side
       const spare = from.spare - (along * across - block.net)
-      if (along > length - SAME || side.across > across + SAME || spare < least) continue
       if (!packing.both(from.holds, block.holds)) continue
       const [l, w] = axis === 0 ? [length - along, across] : [across, length - along]
       const [x, y] = axis === 0 ? [from.x + along, from.y] : [from.x, from.y + along]

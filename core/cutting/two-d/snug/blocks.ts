@@ -3,7 +3,8 @@ import { randomFrom } from '../../random'
 import { PackedCounts } from '../packed-counts'
 import { demandOf, type Problem, type Shape } from '../sheets'
 import { axisOf, PRIME, sizeOf, type Join, type Oriented, type Side, type SnugBlock } from './block'
-import { Joinable } from './joinable'
+import { BySize } from './by-size'
+import { Joinable, type CutAway } from './joinable'
 import { spanningRows } from './spanning'
 import { EachInTurn, LikeliestFirst, SmallestFirst, type Turns } from './turns'
 
@@ -36,8 +37,6 @@ export const WIDEST_STEP = 25
 const AT_ONCE = 0.8
 const FOR_EACH = 0.1
 
-const NONE: readonly Side[] = []
-
 /** Blocks with little waste; those that fit no sheet left out. */
 export class SnugBlocks {
   readonly packing: PackedCounts
@@ -48,8 +47,8 @@ export class SnugBlocks {
   readonly bySize: boolean
   /** All blocks whose pieces come to no more than this area have been built, mm². */
   upTo = 0
-  /** By an axis, and by their size across and along it as whole numbers: an array is looked through quicker than a map. */
-  private readonly sized: readonly (Map<number, Side[]> | undefined)[][] = [[], []]
+  /** Along each axis. */
+  private readonly sized = [new BySize(), new BySize()] as const
   /** Those that can be joined along an axis, for they are no rows along it themselves: what can't be turned, what can. */
   private readonly joinable: readonly (readonly [Joinable, Joinable])[]
   private readonly seen = new Set<number>()
@@ -144,40 +143,35 @@ export class SnugBlocks {
     return (name + this.whole(l) * 268_435_399 + this.whole(w) * 179_424_673) % PRIME
   }
 
-  /** Blocks to be joined along an axis to something of a size across, no more narrow than told, mm; of each size the shortest first. */
-  beside(axis: 0 | 1, across: number, narrower: number, turning: boolean): readonly (readonly Side[])[] {
-    return this.joinable[axis]![turning ? 1 : 0].beside(across, narrower)
+  /** Blocks that can be cut away from a rectangle along an axis, by their size across, of each size the shortest first. */
+  cutAway(axis: 0 | 1, turning: boolean, what: CutAway): readonly Side[] {
+    return this.joinable[axis]![turning ? 1 : 0].cutAway(what, this.narrower(what.waste))
   }
 
   /** Blocks, lying as they must, that fill a rectangle but for about some area, mm and mm²: those it holds are among them. */
   filling(l: number, w: number, spare: number): readonly Side[] {
-    if (this.exact) return this.sized[0]![this.whole(w)]?.get(this.whole(l)) ?? NONE
     const found: Side[] = []
     const widest = this.whole(w)
     const longest = this.whole(l)
-    for (let size = Math.max(0, this.whole(w - spare / l)); size <= widest; size++) {
-      const there = this.sized[0]![size]
-      if (!there) continue
-      const left = spare - (widest - size - 1) * l
-      for (let length = this.whole(l - left / w); length <= longest; length++) {
-        const some = there.get(length)
-        if (some) found.push(...some)
+    if (this.exact) this.sized[0].gather(widest, longest, longest, found)
+    else
+      for (let size = Math.max(0, this.whole(w - spare / l)); size <= widest; size++) {
+        const left = spare - (widest - size - 1) * l
+        this.sized[0].gather(size, this.whole(l - left / w), longest, found)
       }
-    }
     return found
   }
 
   /** Blocks as wide as a rectangle that leave a hole at its end along an axis of no more than some area, mm and mm². */
   shorter(axis: 0 | 1, along: number, across: number, spare: number): readonly Side[] {
-    const there = this.sized[axis]![this.whole(across)]
-    if (!there) return NONE
-    const least = along - spare / across - SAME
-    const fits = (length: number): boolean => length >= least && length < along - SAME
-    return [...there.values()].flatMap((some) => (fits(some[0]!.along) ? some : NONE))
+    const found: Side[] = []
+    const shortest = along - spare / across - SAME
+    this.sized[axis].gather(this.whole(across), this.whole(shortest), this.whole(along), found)
+    return found.filter((side) => side.along >= shortest && side.along < along - SAME)
   }
 
   /** How much narrower a block may be than what it is laid beside, when an area may be wasted, mm. */
-  narrower(spare: number): number {
+  private narrower(spare: number): number {
     return this.exact ? 0 : Math.min(this.widest, spare / this.thinnest)
   }
 
@@ -198,11 +192,7 @@ export class SnugBlocks {
 
   private keepAlong(axis: 0 | 1, side: Side): void {
     if (axisOf(side) !== axis) this.joinable[axis]![side.block.turns ? 1 : 0].add(side)
-    const there = (this.sized[axis]![this.whole(side.across)] ??= new Map<number, Side[]>())
-    const length = this.whole(side.along)
-    const same = there.get(length)
-    if (same) same.push(side)
-    else there.set(length, [side])
+    this.sized[axis].add(this.whole(side.across), this.whole(side.along), side)
   }
 
   /** @param turning whether it is joined with blocks that can be turned, or with the others */

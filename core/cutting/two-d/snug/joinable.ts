@@ -1,3 +1,4 @@
+import { SAME } from '../../instance'
 import type { Side } from './block'
 
 /** What is to be joined with something. */
@@ -22,6 +23,18 @@ export interface Wanted {
   readonly chance: number
 }
 
+/** What is to be cut away from a rectangle along an axis. */
+export interface CutAway {
+  /** The size of the rectangle across, mm. */
+  readonly across: number
+  /** No longer than this, mm. */
+  readonly longest: number
+  /** Of no lower number. */
+  readonly number: number
+  /** What may be wasted in it and beside it, mm². */
+  readonly waste: number
+}
+
 /** What goes with something. */
 export interface Fitting {
   /** In order of their size across, of each size the shortest first; without those that leave too much to chance. */
@@ -32,21 +45,16 @@ export interface Fitting {
   readonly leftOut: number
 }
 
-/** Blocks of about one size across, the shortest first, and where their numbers stand. */
-interface Row {
-  readonly sides: Side[]
-  readonly places: number[]
-}
-
 /** So many numbers of each block stand side by side: most blocks are no match, and to tell that from one line of memory is quick. */
 const FIELDS = 6
 const [ALONG, ACROSS, NET, UNEVEN, NUMBER, CHANCE] = [0, 1, 2, 3, 4, 5] as const
 
-const NO_ROW: Row = { sides: [], places: [] }
+const NONE: readonly number[] = []
 
 /** Blocks that can be joined along one axis, by their size across. */
 export class Joinable {
-  private readonly rows: (Row | undefined)[] = []
+  /** Of each size across where their numbers stand, the shortest first. */
+  private readonly rows: (number[] | undefined)[] = []
   private readonly sides: Side[] = []
   private numbers = new Float64Array(256 * FIELDS)
   /** Of each size the shortest, and the least that sides differ by: most sizes are no match at all. */
@@ -69,10 +77,8 @@ export class Joinable {
 
   add(side: Side): void {
     const size = this.whole(side.across)
-    const row = (this.rows[size] ??= { sides: [], places: [] })
-    const at = this.behind(row.places, side.along)
-    row.sides.splice(at, 0, side)
-    row.places.splice(at, 0, this.sides.length)
+    const places = (this.rows[size] ??= [])
+    places.splice(this.behind(places, side.along), 0, this.sides.length)
     const uneven = side.uneven - this.forEach * side.joins
     this.note([side.along, side.across, side.net, uneven, side.number, side.block.chance])
     this.sides.push(side)
@@ -81,14 +87,23 @@ export class Joinable {
     this.least[size] = Math.min(this.least[size]!, uneven)
   }
 
-  /** Those as wide as told or no more narrow than that, mm, by their sizes; of each size the shortest first. */
-  beside(across: number, narrower: number): readonly (readonly Side[])[] {
-    const found: Side[][] = []
-    const last = Math.min(this.whole(across), this.rows.length - 1)
-    for (let size = Math.max(0, this.whole(across - narrower)); size <= last; size++) {
-      const row = this.rows[size]
-      if (row) found.push(row.sides)
-    }
+  /**
+   * Those that can be cut away, by their sizes, of each size the shortest first.
+   * @param narrower how much narrower they may be than the rectangle, mm
+   */
+  cutAway({ across, longest, number, waste }: CutAway, narrower: number): Side[] {
+    const { rows, numbers } = this
+    const found: Side[] = []
+    const last = Math.min(this.whole(across), rows.length - 1)
+    for (let size = Math.max(0, this.whole(across - narrower)); size <= last; size++)
+      for (const place of rows[size] ?? NONE) {
+        const from = place * FIELDS
+        const along = numbers[from + ALONG]!
+        // what comes after is longer still
+        if (along > longest) break
+        if (numbers[from + NUMBER]! < number || numbers[from + ACROSS]! > across + SAME) continue
+        if (along * across - numbers[from + NET]! <= waste) found.push(this.sides[place]!)
+      }
     return found
   }
 
@@ -102,7 +117,7 @@ export class Joinable {
     for (let size = Math.max(0, this.whole(across - narrower)); size <= last; size++) {
       if (size < least.length && (shortest[size]! > longest || least[size]! + Math.abs(middle - size) - 1 > uneven))
         continue
-      const { places } = rows[size] ?? NO_ROW
+      const places = rows[size] ?? NONE
       if (places.length > 0) this.ofRow(places, wanted, found)
     }
     const chance = Math.log2(1 + found.length)

@@ -148,33 +148,29 @@ export class SnugSheets {
     const goesOn = hole !== undefined || (step !== undefined && blocks.upTo === Infinity)
     const [length, across] = axis === 0 ? [l, w] : [w, l]
     const longest = hole === undefined ? (length + SAME) / 2 : length - SAME
-    for (const sides of blocks.beside(axis, across, blocks.narrower(from.spare), turning))
-      for (const side of sides) {
-        const { block, along } = side
-        const left = length - along
-        // what comes after is longer still
-        if (along > longest) break
-        const lost = along * side.across - block.net + along * (across - side.across)
-        if (block.number < least || side.across > across + SAME || lost > from.spare + SAME) continue
-        const [rl, rw] = axis === 0 ? [left, w] : [l, left]
-        const closes = left * across <= blocks.upTo
-        if (closes && !goesOn && blocks.exact && blocks.filling(rl, rw, 0).length === 0) continue
-        if (!packing.both(from.holds, side.holds)) continue
-        const rest: Rest = {
-          l: rl,
-          w: rw,
-          net: from.net + block.net,
-          uneven: from.uneven + block.uneven + across - side.across,
-          chance: from.chance + block.chance,
-          holds: packing.sum(from.holds, block.holds),
-          name: (from.name + block.name) % PRIME,
-          spare: from.spare - lost,
-          taken: { from, axis, side },
-        }
-        // where not the smallest blocks come first some that fill it may have been built all the same
-        if (closes || !blocks.bySize) this.close(sheet, rest)
-        if (!closes || goesOn) keep(rest)
+    const what = { across, longest, number: least, waste: from.spare + SAME }
+    for (const side of blocks.cutAway(axis, turning, what)) {
+      const { block, along } = side
+      const left = length - along
+      const [rl, rw] = axis === 0 ? [left, w] : [l, left]
+      const closes = left * across <= blocks.upTo
+      if (closes && !goesOn && blocks.exact && blocks.filling(rl, rw, 0).length === 0) continue
+      if (!packing.both(from.holds, side.holds)) continue
+      const rest: Rest = {
+        l: rl,
+        w: rw,
+        net: from.net + block.net,
+        uneven: from.uneven + block.uneven + across - side.across,
+        chance: from.chance + block.chance,
+        holds: packing.sum(from.holds, block.holds),
+        name: (from.name + block.name) % PRIME,
+        spare: from.spare - (along * across - block.net),
+        taken: { from, axis, side },
       }
+      // where not the smallest blocks come first some that fill it may have been built all the same
+      if (closes || !blocks.bySize) this.close(sheet, rest)
+      if (!closes || goesOn) keep(rest)
+    }
   }
 
   /** Fills what is left of a sheet by one block, or by one beside which the hole is. */

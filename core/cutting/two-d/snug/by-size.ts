@@ -1,0 +1,39 @@
+import type { Side } from './block'
+
+/** Blocks of one size across: their lengths as whole numbers, the shortest first, and themselves. */
+interface Row {
+  readonly lengths: number[]
+  readonly sides: Side[]
+}
+
+/** Blocks lying one of their two ways, by their size across and along an axis, as whole numbers. */
+export class BySize {
+  /** An array is looked through quicker than a map. */
+  private readonly rows: (Row | undefined)[] = []
+
+  add(across: number, along: number, side: Side): void {
+    const { lengths, sides } = (this.rows[across] ??= { lengths: [], sides: [] })
+    const at = firstFrom(lengths, along + 1)
+    lengths.splice(at, 0, along)
+    sides.splice(at, 0, side)
+  }
+
+  /** Adds those of a size across that are no shorter and no longer than told to what was found, the shortest first. */
+  gather(across: number, shortest: number, longest: number, found: Side[]): void {
+    const row = this.rows[across]
+    if (!row) return
+    const { lengths, sides } = row
+    for (let i = firstFrom(lengths, shortest); i < lengths.length && lengths[i]! <= longest; i++) found.push(sides[i]!)
+  }
+}
+
+/** Where the first that is no shorter than told stands among rising lengths. */
+function firstFrom(lengths: readonly number[], shortest: number): number {
+  let [from, to] = [0, lengths.length]
+  while (from < to) {
+    const middle = (from + to) >> 1
+    if (lengths[middle]! < shortest) from = middle + 1
+    else to = middle
+  }
+  return from
+}
