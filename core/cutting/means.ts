@@ -15,8 +15,8 @@ export interface Means {
   readonly rounds: number
   readonly solver: LinearSolver | null
   /**
-   * Which of the searches beside the first one for the same plan it is, from 1 to `MOST_BESIDE`; left out, or 0, it is the first. Those beside
-   * it begin elsewhere, and where a way goes by steps each takes such as lie between those of the others.
+   * Which of the searches beside the first one for the same plan it is, from 1 to `MOST_BESIDE`; left out, or 0, it is the
+   * first. Those beside it begin elsewhere, and where a way goes by steps each takes such as lie between those of the others.
    */
   readonly beside?: number
 }

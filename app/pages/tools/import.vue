@@ -40,7 +40,7 @@ const count = (n: number, one: string, many = `${one}s`) => `${n} ${n === 1 ? on
     <section v-if="records.tools.length > 0 && stage === 'none'" class="out">
       <h2>Keep a list of the tray</h2>
       <p class="quiet">{{ count(records.tools.length, 'tool') }} with every figure, to all its digits.</p>
-      <div class="row">
+      <div class="abreast">
         <a class="btn" :href="link('as=csv&unit=mm')" download>CSV in mm and kg</a>
         <a class="btn" :href="link('as=csv&unit=in')" download>CSV in inches and lb</a>
         <a class="btn" :href="link('as=json')" download>JSON</a>
@@ -96,7 +96,7 @@ const count = (n: number, one: string, many = `${one}s`) => `${n} ${n === 1 ? on
             >, {{ updates }} of them {{ updates === 1 ? 'is' : 'are' }} here already and will be changed</template
           ><template v-if="read.bad.length > 0">; {{ read.bad.length }} can’t.</template><template v-else>.</template>
         </p>
-        <div class="row settle">
+        <div class="abreast settle">
           <div>
             <span class="over-like">Figures without a unit are</span>
             <ChoiceRow
@@ -134,7 +134,7 @@ const count = (n: number, one: string, many = `${one}s`) => `${n} ${n === 1 ? on
           </h3>
           <ToolSamples :tools="read.first" :height="120" />
         </template>
-        <div class="row last">
+        <div class="abreast last">
           <button class="btn main" :disabled="read.good === 0 || stage === 'reading'" @click="list.keep()">
             Take in
             {{
@@ -159,7 +159,7 @@ const count = (n: number, one: string, many = `${one}s`) => `${n} ${n === 1 ? on
         <ul v-if="result.refused.length > 0" class="told wrong">
           <li v-for="(r, i) in result.refused.slice(0, 50)" :key="i">{{ r.name }}: {{ r.message }}</li>
         </ul>
-        <div class="row">
+        <div class="abreast">
           <NuxtLink class="btn main" to="/tools">To the tray</NuxtLink>
           <button class="btn" @click="list.cancel()">Another list</button>
         </div>
@@ -194,7 +194,7 @@ section {
   outline: 2px solid var(--chalk);
   outline-offset: 2px;
 }
-.row {
+.abreast {
   display: flex;
   gap: 10px;
   flex-wrap: wrap;
@@ -214,6 +214,7 @@ section {
   font-size: 0.86rem;
   color: var(--pencil);
   display: block;
+  margin-bottom: 2px;
 }
 h3 {
   margin: 14px 0 6px;

@@ -1,3 +1,4 @@
+import { firstWhere } from '../by-halves'
 import { SAME } from '../instance'
 import type { Random } from '../random'
 import type { BarsCut } from './first-fit'
@@ -154,12 +155,5 @@ class Completion {
 
 /** The first size, from one on, that is no longer than told; they fall. */
 function atMost(sizes: readonly number[], longest: number, from: number): number {
-  let low = from
-  let high = sizes.length
-  while (low < high) {
-    const middle = (low + high) >> 1
-    if (sizes[middle]! > longest + SAME) low = middle + 1
-    else high = middle
-  }
-  return low
+  return from + firstWhere(sizes.length - from, (i) => sizes[from + i]! <= longest + SAME)
 }

@@ -1,4 +1,5 @@
 import TinyQueue from 'tinyqueue'
+import { firstWhere } from '../by-halves'
 import { SAME } from '../instance'
 import { randomFrom } from '../random'
 import type { Block } from './blocks'
@@ -197,16 +198,7 @@ class Builder {
   }
 }
 
-function firstFrom(row: readonly Side[], size: number): number {
-  let low = 0
-  let high = row.length
-  while (low < high) {
-    const middle = (low + high) >> 1
-    if (row[middle]!.size < size) low = middle + 1
-    else high = middle
-  }
-  return low
-}
+const firstFrom = (row: readonly Side[], size: number): number => firstWhere(row.length, (at) => row[at]!.size >= size)
 
 const insert = (row: Side[], side: Side): void => {
   row.splice(firstFrom(row, side.size), 0, side)

@@ -1,3 +1,4 @@
+import { firstWhere } from '../../by-halves'
 import type { Side } from './block'
 
 /** Blocks of one size across: their lengths as whole numbers, the shortest first, and themselves. */
@@ -13,7 +14,7 @@ export class BySize {
 
   add(across: number, along: number, side: Side): void {
     const { lengths, sides } = (this.rows[across] ??= { lengths: [], sides: [] })
-    const at = firstFrom(lengths, along + 1)
+    const at = firstWhere(lengths.length, (i) => lengths[i]! > along)
     lengths.splice(at, 0, along)
     sides.splice(at, 0, side)
   }
@@ -23,17 +24,7 @@ export class BySize {
     const row = this.rows[across]
     if (!row) return
     const { lengths, sides } = row
-    for (let i = firstFrom(lengths, shortest); i < lengths.length && lengths[i]! <= longest; i++) found.push(sides[i]!)
+    const first = firstWhere(lengths.length, (i) => lengths[i]! >= shortest)
+    for (let i = first; i < lengths.length && lengths[i]! <= longest; i++) found.push(sides[i]!)
   }
-}
-
-/** Where the first that is no shorter than told stands among rising lengths. */
-function firstFrom(lengths: readonly number[], shortest: number): number {
-  let [from, to] = [0, lengths.length]
-  while (from < to) {
-    const middle = (from + to) >> 1
-    if (lengths[middle]! < shortest) from = middle + 1
-    else to = middle
-  }
-  return from
 }

@@ -1,3 +1,4 @@
+import { firstWhere } from '../../by-halves'
 import { SAME } from '../../instance'
 import type { Side } from './block'
 
@@ -148,13 +149,7 @@ export class Joinable {
 
   /** Where what is so long stands in a row: behind all that are no longer. */
   private behind(places: readonly number[], along: number): number {
-    let [from, to] = [0, places.length]
-    while (from < to) {
-      const middle = (from + to) >> 1
-      if (this.numbers[places[middle]! * FIELDS + ALONG]! > along) to = middle
-      else from = middle + 1
-    }
-    return from
+    return firstWhere(places.length, (i) => this.numbers[places[i]! * FIELDS + ALONG]! > along)
   }
 
   private note(values: readonly number[]): void {
