@@ -6,6 +6,7 @@ import type { BadRow } from '~/workers/list-messages'
 /** Every row that can't be taken in, with the column and the reason. Only the lines in sight are there. */
 const props = defineProps<{ bad: readonly BadRow[] }>()
 
+/** How high a line is, px; higher where its reason takes more. */
 const LINE = 44
 const scroller = ref<HTMLElement>()
 const lines = computed(() => props.bad.flatMap((b) => b.problems.map((p) => ({ row: b.row, name: b.name, ...p }))))
@@ -25,14 +26,16 @@ const virtual = useVirtualizer(
       <div
         v-for="v in virtual.getVirtualItems()"
         :key="v.index"
+        :ref="(line) => virtual.measureElement(line as Element | null)"
+        :data-index="v.index"
         class="line"
         role="row"
-        :style="{ transform: `translateY(${v.start}px)`, height: `${LINE}px` }"
+        :style="{ transform: `translateY(${v.start}px)`, minHeight: `${LINE}px` }"
       >
         <span role="cell" class="row">Row {{ lines[v.index]!.row }}</span>
         <span role="cell" class="name">{{ lines[v.index]!.name || 'no name' }}</span>
         <strong role="cell" class="column">{{ lines[v.index]!.column || 'the whole row' }}</strong>
-        <span role="cell" class="why" :title="lines[v.index]!.message">{{ lines[v.index]!.message }}</span>
+        <span role="cell" class="why">{{ lines[v.index]!.message }}</span>
       </div>
     </div>
   </div>
@@ -55,13 +58,11 @@ const virtual = useVirtualizer(
   grid-template-columns: 68px 1fr 1fr 2.4fr;
   gap: 10px;
   align-items: center;
-  padding: 0 10px;
+  padding: 4px 10px;
   border-bottom: 1px solid var(--rule);
 }
 .line > * {
-  overflow: hidden;
-  text-overflow: ellipsis;
-  max-height: 2.6em;
+  overflow-wrap: anywhere;
   line-height: 1.25;
   font-size: 0.92rem;
 }

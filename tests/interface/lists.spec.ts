@@ -16,6 +16,29 @@ const toolsOf = (shop: TestShop) =>
 const mallets = (n: number) =>
   Array.from({ length: n }, (_, i) => ({ ...mallet(`m${i}`, 20 + (i % 20), 60 + (i % 50)), name: `Mallet ${i + 1}` }))
 
+test('on a phone the reason why a row can’t be taken in is there to its last word', async ({ page, service }) => {
+  await shopFor(page, service)
+  await page.setViewportSize({ width: 390, height: 844 })
+  await page.goto('/tools/import')
+  await give(page, 'list.csv', 'Name,Head width,Height\nChisel 10,22,220\nSquare,40,x')
+  const lines = page.getByRole('table', { name: 'Rows that can’t be taken in' }).getByRole('row')
+  await expect(lines).toHaveCount(4)
+  const whys = lines.locator('.why')
+  // how far the text reaches below what is shown of it, px: glyphs reach over their line by less than a third of it
+  const below = () =>
+    whys.evaluateAll((all) =>
+      all.map((why) => {
+        const text = document.createRange()
+        text.selectNodeContents(why)
+        return text.getBoundingClientRect().bottom - why.getBoundingClientRect().bottom
+      }),
+    )
+  await expect.poll(async () => Math.max(...(await below()))).toBeLessThan(6)
+  const boxes = await Promise.all((await lines.all()).map((line) => line.boundingBox()))
+  for (const [at, box] of boxes.entries())
+    if (at > 0) expect(box!.y).toBeGreaterThanOrEqual(boxes[at - 1]!.y + boxes[at - 1]!.height - 1)
+})
+
 test('a list is taken in: bad rows are named, unknown headings asked about, the good rows kept', async ({
   page,
   service,
