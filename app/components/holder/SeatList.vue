@@ -21,6 +21,8 @@ const emit = defineEmits<{
 const records = useRecords()
 const list = ref<HTMLElement | null>(null)
 const search = ref('')
+/** The row that has the focus, itself or in one of its buttons. */
+const focused = ref<string | null>(null)
 const rows = computed(() =>
   props.seats.map((s, i) => {
     const tool = records.toolsById.get(s.tool)
@@ -92,13 +94,15 @@ onBeforeUnmount(() => sortable?.destroy())
         :aria-label="`${row.place}: ${row.name}, ${row.attitude}`"
         @keydown="onKey($event, i)"
         @click="emit('seat', row.id)"
+        @focusin="focused = row.id"
+        @focusout="focused = null"
       >
         <span class="grip" aria-hidden="true"><v-icon :icon="mdiDrag" size="18" /></span>
         <span class="no">{{ row.place }}</span>
         <span class="name"
           >{{ row.name }}<small class="quiet">{{ row.attitude }}</small></span
         >
-        <span class="acts">
+        <span v-if="row.id === seat || row.id === focused" class="acts">
           <button
             class="act"
             :aria-label="`Move ${row.name} towards the datum end`"
@@ -224,12 +228,8 @@ ul {
 }
 .acts {
   flex-basis: 100%;
-  display: none;
-  justify-content: flex-end;
-}
-.seat:focus-within .acts,
-.seat.lit .acts {
   display: flex;
+  justify-content: flex-end;
 }
 .act {
   width: 34px;

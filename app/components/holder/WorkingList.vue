@@ -1,5 +1,6 @@
 <script setup lang="ts">
 import { computed } from 'vue'
+import { figuresBySeat } from '#core/choose/by-seat'
 import type { Design } from '#core/choose/design'
 import type { Figure } from '#core/working/figure'
 import { writeFigure } from '#core/working/text'
@@ -13,28 +14,14 @@ const { format } = useFormat()
 const worked = useFollowing(() => props.worked)
 
 const printed = (f: Figure) => writeFigure(f, format.value)
-const seatOf = (id: string) => /:([^:]+)$/.exec(id)?.[1] ?? null
-const bySeat = computed(() => {
-  const seats = new Set(worked.value.model?.seats.map((s) => s.id) ?? [])
-  const found = new Map<string, Figure[]>()
-  for (const f of worked.value.working) {
-    const seat = f.origin.kind === 'derived' ? seatOf(f.id) : null
-    if (seat && seats.has(seat)) found.set(seat, [...(found.get(seat) ?? []), f])
-  }
-  return found
-})
-const board = computed(() => {
-  const seated = new Set([...bySeat.value.values()].flat().map((f) => f.id))
-  return worked.value.working.filter((f) => f.origin.kind === 'derived' && !seated.has(f.id))
-})
+const bySeat = computed(() => figuresBySeat(worked.value))
 const seats = computed(() =>
-  (worked.value.model?.seats ?? []).map((s) => {
-    const figures = bySeat.value.get(s.id) ?? []
-    const of = (name: string) => figures.find((f) => f.id === `${name}:${s.id}`)
+  bySeat.value.seats.map((s) => {
+    const of = (name: string) => s.figures.find((f) => f.id === `${name}:${s.id}`)
     const [centre, slot] = [of('x'), of('slot')]
     return {
       ...s,
-      figures: s.id === props.seat ? figures : [],
+      figures: s.id === props.seat ? s.figures : [],
       summary: centre && slot ? `at ${printed(centre)}, slot ${printed(slot)}` : '',
     }
   }),
@@ -43,9 +30,9 @@ const seats = computed(() =>
 
 <template>
   <div class="working">
-    <h3 v-if="board.length">The board</h3>
+    <h3 v-if="bySeat.whole.length">The board</h3>
     <ul>
-      <li v-for="f in board" :key="f.id" :class="{ lit: f.id === lit }">
+      <li v-for="f in bySeat.whole" :key="f.id" :class="{ lit: f.id === lit }">
         <button :data-figure="f.id" @click="emit('pick', f.id)">
           <span>{{ f.label }}</span><LengthText :text="printed(f)" />
         </button>

@@ -32,7 +32,7 @@ const figure = computed(() => {
 function pick(figureId: string | null) {
   lit.value = figureId
   const owner = figureId && /:([^:]+)$/.exec(figureId)?.[1]
-  if (owner && worked.value?.model?.seats.some((s) => s.id === owner)) seat.value = owner
+  if (owner && holder.value?.seats.some((s) => s.id === owner)) seat.value = owner
   if (figureId) side.value?.scrollTo({ top: 0, behavior: 'smooth' })
 }
 watch(id, () => {
