@@ -43,6 +43,11 @@ const others = computed(() => {
     .sort((a, b) => Number(records.housed.has(a.id)) - Number(records.housed.has(b.id)))
 })
 
+/** The focus left a row, unless it went from one of its buttons to another. */
+function onLeave({ currentTarget, relatedTarget }: FocusEvent) {
+  if (!(currentTarget as Node).contains(relatedTarget as Node | null)) focused.value = null
+}
+
 async function focusSeat(index: number) {
   await nextTick()
   list.value?.querySelectorAll<HTMLElement>('.seat')[index]?.focus()
@@ -95,7 +100,7 @@ onBeforeUnmount(() => sortable?.destroy())
         @keydown="onKey($event, i)"
         @click="emit('seat', row.id)"
         @focusin="focused = row.id"
-        @focusout="focused = null"
+        @focusout="onLeave"
       >
         <span class="grip" aria-hidden="true"><v-icon :icon="mdiDrag" size="18" /></span>
         <span class="no">{{ row.place }}</span>
