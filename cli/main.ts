@@ -1,7 +1,12 @@
-import { cutCommand } from './cut'
-import { exportCommand } from './export'
-import { planCommand } from './plan'
-import { toolsCommand } from './tools'
+export type Command = (args: string[]) => Promise<number>
+
+/** Each is loaded when it is asked for: all of them take seconds, and cutting is given its time by the clock. */
+const commands: Readonly<Record<string, () => Promise<Command>>> = {
+  plan: async () => (await import('./plan')).planCommand,
+  tools: async () => (await import('./tools')).toolsCommand,
+  cut: async () => (await import('./cut')).cutCommand,
+  export: async () => (await import('./export')).exportCommand,
+}
 
 const USAGE = `Fingerling on the command line
 
@@ -28,10 +33,8 @@ The files are described in docs/formats/project.md, docs/formats/tools.md and do
 /** Ends with 0, or with 2 and a message on standard error when what came in can't be used. */
 async function main(args: string[]): Promise<number> {
   const [command, ...rest] = args
-  if (command === 'plan') return planCommand(rest)
-  if (command === 'tools') return toolsCommand(rest)
-  if (command === 'cut') return cutCommand(rest)
-  if (command === 'export') return exportCommand(rest)
+  const load = command !== undefined && Object.hasOwn(commands, command) ? commands[command] : undefined
+  if (load) return (await load())(rest)
   const asked = command === undefined || command === 'help' || command === '--help'
   ;(asked ? process.stdout : process.stderr).write(asked ? USAGE : `There is no command ${command}.\n\n${USAGE}`)
   return asked ? 0 : 2

@@ -8,9 +8,6 @@ import { installPackages } from './lib/packages.mjs'
 import { run } from './lib/run.mjs'
 import { giveUp, say } from './lib/say.mjs'
 
-/** What the command line runs with: package.json, docs/decisions/0011. */
-const MEMORY = ['--max-semi-space-size=128']
-
 async function core() {
   const file = join(mkdtempSync(join(tmpdir(), 'fingerling-bench-')), 'bench.json')
   await run('npx', ['--no-install', 'vitest', 'bench', '--run', '--project', 'unit', '--outputJson', file], {
@@ -37,7 +34,7 @@ async function main() {
   console.log()
   say('the page …')
   for (const file of ['page', 'many-tools', 'drag', 'cutting', 'arrange']) {
-    await run('npx', ['--no-install', 'tsx', ...MEMORY, '--tsconfig', 'tsconfig.cli.json', `tests/bench/${file}.ts`], {
+    await run('npx', ['--no-install', 'tsx', '--tsconfig', 'tsconfig.cli.json', `tests/bench/${file}.ts`], {
       env: { CHROMIUM: find('chromium') },
     })
   }

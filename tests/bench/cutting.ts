@@ -1,6 +1,8 @@
-// How near the best the plans of cutting come, on instances whose best plan is known: they were cut from whole stock.
-import { bestPlan } from '../../cli/search'
-import type { CutInstance } from '#core/cutting/instance'
+// How near the best the plans of cutting come, on instances whose best plan is known: they were cut from whole stock. Plans come
+// from the command line, as it is called by those who use it.
+import { spawn } from 'node:child_process'
+import { json } from 'node:stream/consumers'
+import type { CutInstance, CutPlan } from '#core/cutting/instance'
 import { meansUntil } from '#core/cutting/means'
 import { randomFrom } from '#core/cutting/random'
 import { readInstance } from '#core/cutting/read-instance'
@@ -29,8 +31,17 @@ interface Result {
   /** What the best of many plans by first fit buys, in pieces of stock; 0 for lengths. */
   fit: number
   first: number
+  /** From calling the command to its end, ms. */
   all: number
   wrong: number
+}
+
+/** The plan that the command line prints, given so many seconds. @throws when it prints none */
+async function planned(instance: Known['instance']): Promise<Pick<CutPlan, 'placements' | 'unplaced' | 'bought'>> {
+  const args = ['run', '-s', 'cli', '--', 'cut', '-', '--seconds', String(SECONDS), '--seed', '1']
+  const { stdin, stdout } = spawn('npm', args, { stdio: ['pipe', 'pipe', 'inherit'] })
+  stdin.end(JSON.stringify(instance))
+  return (await json(stdout)) as CutPlan
 }
 
 async function measure({ family, instance, best }: Known): Promise<Result> {
@@ -41,11 +52,11 @@ async function measure({ family, instance, best }: Known): Promise<Result> {
   cutting(read.instance, meansUntil(randomFrom(1), 1, null, now, Infinity)).next()
   const first = now() - start
   start = now()
-  const plan = await bestPlan(read.instance, 1, start + SECONDS * 1000)
+  const plan = await planned(instance)
+  const all = now() - start
   const [stock] = instance.stock
   const size = instance.kind === '1d' ? stock!.length : stock!.length * stock!.width!
   const wrong = faults(instance, plan).length + plan.unplaced.length
-  const all = now() - start
   const fit = instance.kind === '1d' ? 0 : firstFit(read.instance, best * size) / size
   return { family, best, got: plan.bought / size, fit, first, all, wrong }
 }

@@ -44,6 +44,25 @@ describe('the arrows of the house', { timeout: 60000 }, () => {
   })
 })
 
+/** The files of the house that are loaded with one, itself too: what is imported as a type only, or when it is asked for, is not. */
+function loadedWith(file: string, found = new Set<string>()): Set<string> {
+  if (found.has(file)) return found
+  found.add(file)
+  const text = readFileSync(join(root, file), 'utf8')
+  for (const [, from] of text.matchAll(/^(?:import|export) (?!type )[^;'"]*?from '([.#][^']+)'/gm)) {
+    const path = from!.startsWith('#core/') ? from!.replace('#core', 'core') : join(dirname(file), from!)
+    loadedWith(existsSync(join(root, `${path}.ts`)) ? `${path}.ts` : `${path}/index.ts`, found)
+  }
+  return found
+}
+
+it('cuts from the command line without loading what else it can do: that takes time which is cutting’s', () => {
+  expect([...loadedWith('cli/main.ts')]).toEqual(['cli/main.ts'])
+  const loaded = [...loadedWith('cli/cut.ts'), ...loadedWith('cli/search-beside-process.ts')]
+  expect(loaded).toContain('core/cutting/two-d/solve.ts')
+  expect(loaded.filter((file) => !/^(cli|core\/(cutting|units|geometry))\//.test(file))).toEqual([])
+})
+
 it('finds a new form of holder by its folder alone, and a new kind of tool by its file', () => {
   const house = mkdtempSync(join(tmpdir(), 'fingerling-registry-'))
   const put = (path: string) => {
