@@ -97,8 +97,11 @@ const next = computed<Next>(() => {
         </li>
         <li v-if="homeless.length">{{ homeless.length }} measured, without a place yet</li>
         <li v-for="l in looked" :key="l.holder.id" class="holder">
-          <VerdictMark :level="l.level" /><NuxtLink :to="`/holders/${l.holder.id}`">{{ l.holder.name }}</NuxtLink>
-          <span v-if="l.level !== 'pass'" class="quiet">{{ l.says }}</span>
+          <VerdictMark :level="l.level" />
+          <span>
+            <NuxtLink :to="`/holders/${l.holder.id}`">{{ l.holder.name }}</NuxtLink>
+            <span v-if="l.level !== 'pass'" class="quiet says">{{ l.says }}</span>
+          </span>
         </li>
       </ul>
     </section>
@@ -144,7 +147,9 @@ ul {
   display: flex;
   gap: 8px;
   align-items: baseline;
-  flex-wrap: wrap;
+}
+.says {
+  margin-left: 8px;
 }
 a {
   color: var(--chalk);

@@ -34,6 +34,16 @@ const backingPaths = computed(() =>
 )
 /** Where doors lie when they are open. */
 const swings = computed(() => keepOuts(props, records.shop!).filter((k) => k.of === 'swing').map(({ box: b }) => `M${b.x0} ${-b.z0}H${b.x1}V${-b.z1}H${b.x0}Z`).join('')) // prettier-ignore
+/** How wide a letter of a name is, and how high a line of it, mm of the wall. */
+const LETTER = { wide: 27, high: 58 }
+/** Names stand in the middle of what they are of, or below it where that is too narrow. */
+const named = computed(() =>
+  props.things.map((t) => {
+    const name = t.name || t.kind
+    const y = name.length * LETTER.wide < t.width ? -t.z - t.height / 2 + 18 : -t.z + LETTER.high
+    return { ...t, name, y }
+  }),
+)
 const screwMarks = computed(() => (props.backing?.fasteners ?? []).map((f) => `M${f.at.x - 7} ${-f.at.z}h14m-7 -7v14`).join('')) // prettier-ignore
 </script>
 
@@ -48,9 +58,9 @@ const screwMarks = computed(() => (props.backing?.fasteners ?? []).map((f) => `M
     <path v-for="b in backingPaths" :key="b.id" :class="b.look" :d="b.path" fill-rule="evenodd" />
     <line v-for="s in studs" :key="s" class="stud" :x1="s" :x2="s" :y1="-height" y2="0" />
     <path v-if="swings" class="swing" :d="swings" />
-    <g v-for="t in things" :key="t.id" :class="['thing', t.kind]">
+    <g v-for="t in named" :key="t.id" :class="['thing', t.kind]">
       <rect :x="t.x" :y="-t.z - t.height" :width="t.width" :height="t.height" />
-      <text :x="t.x + t.width / 2" :y="-t.z - t.height / 2 + 18" text-anchor="middle">{{ t.name || t.kind }}</text>
+      <text :x="t.x + t.width / 2" :y="t.y" text-anchor="middle">{{ t.name }}</text>
     </g>
     <path class="screws" :d="screwMarks" />
   </g>
@@ -124,5 +134,9 @@ const screwMarks = computed(() => (props.backing?.fasteners ?? []).map((f) => `M
 .thing text {
   font-size: 54px;
   fill: var(--pencil);
+  /* readable over a stud */
+  paint-order: stroke;
+  stroke: var(--sheet);
+  stroke-width: 3px;
 }
 </style>
