@@ -10,6 +10,9 @@ const LONGEST = 20_000
 /** Pieces in one instance at most. */
 const MOST_PIECES = 2000
 
+/** So many are as good as any number: far more than there are pieces. */
+const UNLIMITED = 100_000
+
 type Row = Record<string, unknown>
 
 /** Gathers what is wrong while an instance is read. */
@@ -35,7 +38,7 @@ class Reader {
   count(row: Row, path: string, absent: number): number {
     const value = row.count
     if (value === undefined || value === null) return absent
-    if (typeof value === 'number' && Number.isInteger(value) && value >= 0 && value <= 100_000) return value
+    if (typeof value === 'number' && Number.isInteger(value) && value >= 0) return Math.min(value, UNLIMITED)
     this.say(`${path}.count`, `${shown(value)} is no number of pieces: a whole number from 0.`)
     return 0
   }
@@ -71,7 +74,8 @@ const shown = (value: unknown): string => (value === undefined ? 'Nothing' : JSO
 export function readInstance(text: string): InstanceRead {
   let json: unknown
   try {
-    json = JSON.parse(text)
+    // some editors put a mark of the byte order first
+    json = JSON.parse(text.replace(/^\uFEFF/, ''))
   } catch (error) {
     return { ok: false, problems: [{ path: '', message: `This is no JSON: ${(error as Error).message}` }] }
   }
@@ -113,7 +117,7 @@ export function readInstance(text: string): InstanceRead {
   })
   const pieces = parts.reduce((sum, p) => sum + p.count, 0)
   if (pieces > MOST_PIECES)
-    read.say('parts', `${pieces} pieces are more than the ${MOST_PIECES} that are worked out at once: do it in parts.`)
+    read.say('parts', `More pieces than the ${MOST_PIECES} that are worked out at once: do it in parts.`)
   if (read.problems.length > 0) return { ok: false, problems: read.problems }
   return {
     ok: true,
