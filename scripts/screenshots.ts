@@ -50,7 +50,8 @@ async function desk(browser: Browser, address: string) {
     await take(name)
   }
   await page.goto('/cutting')
-  await page.getByRole('button', { name: 'That will do' }).waitFor({ state: 'hidden', timeout: 60_000 })
+  // told when the search is through
+  await page.getByRole('heading', { name: 'To buy' }).waitFor({ timeout: 60_000 })
   await take('cutting')
   await page.goto('/tools/import')
   await page.locator('input[type=file]').setInputFiles({ name: 'tools.csv', mimeType: '', buffer: Buffer.from(LIST) })

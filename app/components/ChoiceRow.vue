@@ -10,7 +10,7 @@ const name = useId()
 </script>
 
 <template>
-  <div class="row" role="radiogroup" :aria-label="label">
+  <div class="answers" role="radiogroup" :aria-label="label">
     <label v-for="v in values" :key="v.value" :class="{ on: v.value === modelValue }" :title="v.when">
       <input
         type="radio"
@@ -26,7 +26,7 @@ const name = useId()
 </template>
 
 <style scoped>
-.row {
+.answers {
   display: flex;
   border: 1px solid var(--rule);
   border-radius: 3px;

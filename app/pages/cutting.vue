@@ -133,6 +133,8 @@ const pageOf = (p: NoPlace) => {
   display: flex;
   align-items: center;
   gap: 12px;
+  /* as high as its button, so that nothing jumps when the search is through */
+  min-height: 34px;
 }
 .spring {
   flex: 1;

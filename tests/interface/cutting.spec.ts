@@ -43,6 +43,9 @@ test('what is cut comes off the list, and its rest goes into the bin', async ({ 
   await page.goto('/cutting')
   const pine = page.getByTestId('job').filter({ hasText: 'Pine board 18' })
   await expect(page.getByTestId('to-buy')).toContainText('1 × Pine board 18')
+  // the button that ends the search had its place all the while, so that nothing jumps
+  await expect(page.getByRole('button', { name: 'That will do' })).toBeHidden()
+  expect(await page.locator('.bar').evaluate((bar) => bar.clientHeight)).toBeGreaterThanOrEqual(34)
   await pine.getByRole('button', { name: 'It is cut: the rest into the bin' }).click()
   await expect(page.getByText('Everything of these is cut.')).toBeVisible()
   const offcuts = async () => {

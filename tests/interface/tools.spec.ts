@@ -141,3 +141,17 @@ test('how sure a figure is goes into the slot', async ({ page, service }) => {
   await page.goto(shop.rail)
   await expect(page.getByTestId('stick')).toContainText('⌀ 35 mm')
 })
+
+test('the answers of a choice lie side by side, without a gap', async ({ page, service }) => {
+  const shop = await shopFor(page, service, { tools: [mallet('a', 29, 90)] })
+  await page.goto(`/tools?tool=${shop.id}-a`)
+  for (const name of ['Measured with', 'It is', 'Used']) {
+    const answers = page.getByRole('radiogroup', { name, exact: true }).locator('label')
+    await expect(answers.first()).toBeVisible()
+    const edges = await answers.evaluateAll((all) =>
+      all.map((one) => one.getBoundingClientRect()).map(({ left, right }) => ({ left, right })),
+    )
+    expect(edges.length).toBeGreaterThan(2)
+    for (const [i, { left }] of edges.slice(1).entries()) expect(left).toBeCloseTo(edges[i]!.right, 0)
+  }
+})
