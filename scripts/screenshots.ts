@@ -38,6 +38,8 @@ async function desk(browser: Browser, address: string) {
     ['/shop', 'shop'],
   ] as const) {
     await page.goto(path)
+    // there once the shop's records are
+    await page.getByRole('link', { name: 'Cutting' }).waitFor()
     await take(name)
   }
   for (const [tool, field, name] of [
