@@ -10,7 +10,8 @@ export interface SeatFigures {
   figures: Figure[]
 }
 
-const ownerOf = (id: string) => /:([^:]+)$/.exec(id)?.[1] ?? null
+/** The id of the seat that a figure would be of by its own id, if there is such a seat; null for one of the whole holder. */
+export const ownerOf = (id: string): string | null => /:([^:]+)$/.exec(id)?.[1] ?? null
 
 /** The places of a design: the model's, or those of the holder where there was nothing to draw. */
 function placesOf({ model, input }: Design): Omit<SeatFigures, 'figures'>[] {

@@ -11,6 +11,7 @@ import type { Hung, Wall } from '#core/wall/wall'
 import { counted } from '~/composables/counted'
 import { inkOf } from '~/composables/viewInk'
 import { useFormat } from '~/composables/useFormat'
+import { hasRoom } from '~/composables/nameOnWall'
 import { useWallDrag } from '~/composables/useWallDrag'
 import { useRecords } from '~/stores/records'
 
@@ -34,8 +35,6 @@ const records = useRecords()
 const { length } = useFormat()
 
 const PAD = 90
-/** About what a letter of a name takes, mm on the wall. */
-const LETTER = 26
 const box = computed(() => `${-PAD * 3.4} ${-props.wall.height - PAD / 2} ${props.wall.width + PAD * 6} ${props.wall.height + PAD * 1.6}`) // prettier-ignore
 /** Bevelled strips on the wall. */
 const rows = computed(() => rowsOn(props.wall, records.shop!))
@@ -138,7 +137,7 @@ const ghosts = computed(() =>
       <rect :x="g.box.x0" :y="-g.box.z1" :width="g.box.x1 - g.box.x0" :height="g.box.z1 - g.box.z0" />
       <title>{{ g.name }}</title>
       <text
-        v-if="g.name.length * LETTER < g.box.x1 - g.box.x0"
+        v-if="hasRoom(g.name, g.box.x1 - g.box.x0)"
         :x="(g.box.x0 + g.box.x1) / 2"
         :y="-(g.box.z0 + g.box.z1) / 2"
         text-anchor="middle"

@@ -6,6 +6,7 @@ import { svgPath } from '#core/geometry/svg-path'
 import type { HolderModel } from '#core/model/model'
 import { keepOuts } from '#core/wall/may-hang'
 import type { Wall } from '#core/wall/wall'
+import { nameHeight } from '~/composables/nameOnWall'
 import { useRecords } from '~/stores/records'
 
 /**
@@ -34,14 +35,10 @@ const backingPaths = computed(() =>
 )
 /** Where doors lie when they are open. */
 const swings = computed(() => keepOuts(props, records.shop!).filter((k) => k.of === 'swing').map(({ box: b }) => `M${b.x0} ${-b.z0}H${b.x1}V${-b.z1}H${b.x0}Z`).join('')) // prettier-ignore
-/** How wide a letter of a name is, and how high a line of it, mm of the wall. */
-const LETTER = { wide: 27, high: 58 }
-/** Names stand in the middle of what they are of, or below it where that is too narrow. */
 const named = computed(() =>
   props.things.map((t) => {
     const name = t.name || t.kind
-    const y = name.length * LETTER.wide < t.width ? -t.z - t.height / 2 + 18 : -t.z + LETTER.high
-    return { ...t, name, y }
+    return { ...t, name, y: -nameHeight(name, t) }
   }),
 )
 const screwMarks = computed(() => (props.backing?.fasteners ?? []).map((f) => `M${f.at.x - 7} ${-f.at.z}h14m-7 -7v14`).join('')) // prettier-ignore

@@ -1,5 +1,6 @@
 <script setup lang="ts">
 import { computed, ref, watch } from 'vue'
+import { ownerOf } from '#core/choose/by-seat'
 import { finder } from '#core/choose/design'
 import { useHolder } from '~/composables/useHolder'
 import { LONGEST_NAME } from '#core/exchange/project/checked'
@@ -31,7 +32,7 @@ const figure = computed(() => {
 })
 function pick(figureId: string | null) {
   lit.value = figureId
-  const owner = figureId && /:([^:]+)$/.exec(figureId)?.[1]
+  const owner = figureId && ownerOf(figureId)
   if (owner && holder.value?.seats.some((s) => s.id === owner)) seat.value = owner
   if (figureId) side.value?.scrollTo({ top: 0, behavior: 'smooth' })
 }
