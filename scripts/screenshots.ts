@@ -39,7 +39,7 @@ async function desk(browser: Browser, address: string) {
   ] as const) {
     await page.goto(path)
     // there once the shop's records are
-    await page.getByRole('link', { name: 'Cutting' }).waitFor()
+    await page.getByRole('link', { name: 'Cutting', exact: true }).waitFor()
     await take(name)
   }
   for (const [tool, field, name] of [
