@@ -1,5 +1,5 @@
 import { describe, expect, it } from 'vitest'
-import { AllWays, FEW } from '#core/cutting/two-d/all-ways'
+import { AllWays, FEW, FEW_FOR_TWO } from '#core/cutting/two-d/all-ways'
 import { piecesIn, type Lying } from '#core/cutting/two-d/blocks'
 import { readInstance } from '#core/cutting/read-instance'
 import { LastOne } from '#core/cutting/two-d/last-one'
@@ -66,6 +66,39 @@ describe('all ways to fill a rectangle', () => {
     expect(few.fill(on(SHEET, pieces), SHEET, never)).toBeNull()
     // and what comes after is as right as ever
     expect(few.fill(on(SHEET, shrunk(3, [SHEET], 8, 0, true)), SHEET, never)).not.toBeNull()
+  })
+})
+
+describe('all ways to fill two rectangles', () => {
+  const allWays = new AllWays(undefined, FEW_FOR_TWO)
+
+  /** What is wrong where the pieces of two equal sheets lie so. */
+  const wrongInTwo = (problem: Problem, lying: readonly (readonly Lying[])[] | null): string[] =>
+    faultsOf(problem, { laid: lying!.map((l) => ({ sheet: 0, lying: [...l] })), left: [], cost: 0 })
+
+  it('put together what was cut from both', () => {
+    for (let seed = 1; seed <= 8; seed++) {
+      const sheet = sheetOf(1220, 610, 2)
+      const shrinks = seed % 2 === 0 ? 0 : 20
+      const problem = on(sheet, shrunk(seed, [sheet, sheet], 6 + (seed % 3), shrinks, seed > 4))
+      const lying = allWays.fillTwo(problem, sheet, never)
+      expect(lying, `seed ${seed}`).not.toBeNull()
+      expect(wrongInTwo(problem, lying), `seed ${seed}`).toEqual([])
+    }
+  })
+
+  it('find none where the area would do but no two of the pieces lie in one', () => {
+    const halves = [0, 1, 2].map((i) => shapeOf(0.6 * SHEET.l + i, SHEET.w, false))
+    expect(allWays.fillTwo(on(SHEET, halves), SHEET, never)).toBeNull()
+    const two = on({ ...SHEET, count: 2 }, halves.slice(1))
+    expect(wrongInTwo(two, allWays.fillTwo(two, SHEET, never))).toEqual([])
+  })
+
+  it('end when the time is up, and are for no more than a few pieces', () => {
+    const pieces = shrunk(3, [SHEET, SHEET], 8, 20, true)
+    expect(allWays.fillTwo(on(SHEET, pieces), SHEET, () => true)).toBeNull()
+    const small = new Array<Shape>(FEW_FOR_TWO + 1).fill(shapeOf(100, 100, true))
+    expect(allWays.fillTwo(on(SHEET, small), SHEET, never)).toBeNull()
   })
 })
 

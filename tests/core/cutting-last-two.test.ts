@@ -36,6 +36,18 @@ describe('the last two sheets', () => {
     }
   })
 
+  it('of few pieces come out at once, by all ways', { timeout: 60_000 }, () => {
+    for (const [seed, pieces, by, turns] of [
+      [8, 7, 30, false],
+      [1, 8, 20, true],
+      [2, 8, 20, true],
+    ] as const) {
+      const plan = planOf(1, problemOf(seed, 2, pieces, by, turns), 2 * SHEET.cost, seed)
+      expect(plan?.left, `seed ${seed}`).toEqual([])
+      expect(plan!.cost).toBe(2 * SHEET.cost)
+    }
+  })
+
   it('are each filled once, of two sizes too', { timeout: 60_000 }, () => {
     const stock = [sheetOf(1220, 610, 1, 0), sheetOf(900, 500, 1, 0)]
     const problem = { ...sameTogether(shrunk(5, stock, 7, 8, true)), sheets: stock }

@@ -3,8 +3,9 @@ import type { Lying } from './blocks'
 import { areaOfAll, type Problem } from './sheets'
 import type { Rectangle } from './slicing/curves'
 
-/** The most pieces whose ways are all gone through: each one more takes three times as long. */
+/** The most pieces whose ways are all gone through, for one rectangle and for two: each one more takes three times as long. */
 export const FEW = 14
+export const FEW_FOR_TWO = 16
 
 /**
  * A block may waste this part of what the rectangle may, and as much more as it takes of it; but as if the rectangle might waste
@@ -20,16 +21,16 @@ const MOST_SIZES = 1 << 17
 const bits = (pieces: number): number => 1 << pieces
 
 /**
- * Fills a rectangle with few pieces by going through all ways to cut it, but for those that waste much in a small part of it:
+ * Fills a rectangle, or two, with few pieces by going through all ways to cut it, but for those that waste much in a small part of it:
  * for each set of the pieces all sizes are kept in which it makes a block, of which none holds another; two sets that have no
  * piece in common are joined side by side along either axis (sizes as L. Stockmeyer keeps them, Optimal orientations of cells in
  * slicing floorplan designs, Information and Control 57, 1983).
  */
 export class AllWays {
   /** Area of each set, mm², its first size and how many it has. */
-  private readonly net = new Float64Array(bits(FEW))
-  private readonly first = new Int32Array(bits(FEW))
-  private readonly count = new Int32Array(bits(FEW))
+  private readonly net: Float64Array
+  private readonly first: Int32Array
+  private readonly count: Int32Array
   /** Each size, and the two sizes it is made of: the second as it is when they lie along the length, else its complement. */
   private readonly l: Float64Array
   private readonly w: Float64Array
@@ -37,8 +38,17 @@ export class AllWays {
   private readonly other: Int32Array
   private top = 0
 
-  /** @param most sizes that are kept: where there are more, no way is found */
-  constructor(private readonly most = MOST_SIZES) {
+  /**
+   * @param most sizes that are kept: where there are more, no way is found
+   * @param few the most pieces there may be
+   */
+  constructor(
+    private readonly most = MOST_SIZES,
+    private readonly few = FEW,
+  ) {
+    this.net = new Float64Array(bits(few))
+    this.first = new Int32Array(bits(few))
+    this.count = new Int32Array(bits(few))
     this.l = new Float64Array(most)
     this.w = new Float64Array(most)
     this.one = new Int32Array(most)
@@ -46,34 +56,62 @@ export class AllWays {
   }
 
   /**
-   * @param problem the pieces, `FEW` at most; its sheets don't matter
+   * @param problem the pieces, as few as there may be; its sheets don't matter
    * @param rectangle what they are to fill, mm
    * @returns where all pieces lie, mm from the lower left; null where no way was found or the time was up
    */
   fill(problem: Problem, rectangle: Rectangle, over: () => boolean): Lying[] | null {
+    const all = bits(problem.pieces.length) - 1
+    if (!this.makeAll(problem, rectangle, 1, over) || this.count[all] === 0) return null
+    return this.lying(problem, all, this.first[all]!, 0, 0)
+  }
+
+  /**
+   * The same for two equal rectangles.
+   * @returns where the pieces of each lie
+   */
+  fillTwo(problem: Problem, rectangle: Rectangle, over: () => boolean): readonly [Lying[], Lying[]] | null {
+    const all = bits(problem.pieces.length) - 1
+    if (!this.makeAll(problem, rectangle, 2, over)) return null
+    for (let set = 1; set < (all ^ set); set++) {
+      const other = all ^ set
+      if (this.count[set] === 0 || this.count[other] === 0) continue
+      return [this.lying(problem, set, this.first[set]!, 0, 0), this.lying(problem, other, this.first[other]!, 0, 0)]
+    }
+    return null
+  }
+
+  /**
+   * Makes the sizes of all sets that go into one of some equal rectangles, and may be the whole of one.
+   * @returns false where there are too many pieces or the time was up
+   */
+  private makeAll(problem: Problem, rectangle: Rectangle, rectangles: 1 | 2, over: () => boolean): boolean {
     const { pieces, shapes } = problem
     const [length, width] = [rectangle.l + SAME / 2, rectangle.w + SAME / 2]
     const area = length * width
-    const spare = area - areaOfAll(problem)
-    if (spare < 0 || pieces.length > FEW || pieces.length === 0) return null
+    const spare = rectangles * area - areaOfAll(problem)
+    if (spare < 0 || pieces.length > this.few || pieces.length === 0) return false
     const inBlocks = Math.min(spare, MOST_IN_BLOCKS * area)
     const all = bits(pieces.length) - 1
     this.top = 0
     for (let set = 1; set <= all; set++) {
-      if ((set & 255) === 0 && over()) return null
+      if ((set & 255) === 0 && over()) return false
       const piece = 31 - Math.clz32(set)
       const rest = set ^ bits(piece)
       const shape = shapes[pieces[piece]!]!
-      this.net[set] = this.net[rest]! + shape.area
+      const net = this.net[rest]! + shape.area
+      this.net[set] = net
       this.first[set] = this.top
       this.count[set] = 0
-      const most = set === all ? area : this.net[set]! + inBlocks * Math.min(1, AT_LEAST + this.net[set]! / area)
+      if (net > area) continue
+      // what fills a rectangle may waste all there is
+      const most = net >= area - spare - SAME ? area : net + inBlocks * Math.min(1, AT_LEAST + net / area)
       if (rest === 0) {
         if (shape.l <= length && shape.w <= width) this.keep(set, shape.l, shape.w, piece, 0)
         if (shape.turns && shape.w <= length && shape.l <= width) this.keep(set, shape.w, shape.l, piece, 0)
       } else this.join(set, most, length, width)
     }
-    return this.count[all]! > 0 ? this.lying(problem, all, this.first[all]!, 0, 0) : null
+    return true
   }
 
   /** Joins any two sets of which one is made. */

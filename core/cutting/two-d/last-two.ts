@@ -1,5 +1,6 @@
 import type { Means } from '../means'
 import { below } from '../random'
+import { AllWays, FEW_FOR_TWO } from './all-ways'
 import { LastOne } from './last-one'
 import type { Layout } from './layout'
 import { together, without } from './rest'
@@ -15,6 +16,9 @@ const ROOMY = 0.075
 /** Where it is less, but more than this part, they do so in one of so many times all the same. */
 const HOPELESS = 0.05
 const SELDOM = 8
+
+/** Where two sheets of few pieces may waste less than this part of their area nothing does better than all ways. */
+const LOOSE = 0.15
 
 /** Where more than two sheets may waste less than this part of their area nothing fills them all at once. */
 const HOPELESS_OF_MANY = 0.03
@@ -66,10 +70,11 @@ const ROWS = 1000
 const IN_ROWS = 1.5
 
 /**
- * Fills the last two sheets. One is filled by blocks with little waste, so that most of what may be wasted is left for the
- * other one: that is filled by trees that are cooled down quickly, or by blocks and all ways; then the same with other pieces.
- * Trees fill a sheet of pieces by chance in one of two to four tries where it may waste eight hundredths, below four hardly ever.
- * Where there is room enough, or sheets are one or more than two, trees fill all at once.
+ * Fills the last two sheets, two equal ones with few pieces by all ways. Else one is filled by blocks with little waste, so that
+ * most of what may be wasted is left for the other one: that is filled by trees that are cooled down quickly, or by blocks and
+ * all ways; then the same with other pieces. Trees fill a sheet of pieces by chance in one of two to four tries where it may
+ * waste eight hundredths, below four hardly ever. Where there is room enough, or sheets are one or more than two, trees fill all
+ * at once.
  * @param limit what the sheets may cost, mm²
  * @returns what goes in this time; null where there is too much for the sheets, where more than two may waste next to nothing, or
  *   where nothing came of it
@@ -81,12 +86,24 @@ export function fillLastTwo(problem: Problem, limit: number, means: Means): Layo
   if (slack < 0) return null
   // where the time is up trees tell at once how far they come
   if (stock.length > 2 && slack < HOPELESS_OF_MANY * room && !means.over()) return null
+  const [kind] = stock
+  if (stock.length === 2 && stock[1] === kind && problem.pieces.length <= FEW_FOR_TWO) {
+    const plan = byAllWays(problem, kind!, means)
+    if (plan || (slack < LOOSE * room && !means.over())) return plan
+  }
   const atOnce = slack > ROOMY * room || (slack > HOPELESS * room && below(means.random, SELDOM) === 0)
   if (stock.length !== 2 || atOnce) return cooled(problem, limit, means, LONG)
   const sheets = problem.sheets.map((s, i) => ({ ...s, count: stock.filter((at) => at === i).length }))
   const plan = oneThenTheOther({ ...problem, sheets }, limit, slack, means)
   // the time is up before anything was tried: as far as trees come at once
   return plan ?? (means.over() ? cooled(problem, limit, means, LONG) : null)
+}
+
+/** Fills two equal sheets with few pieces. */
+function byAllWays(problem: Problem, kind: number, { over }: Means): Layout | null {
+  const sheet = problem.sheets[kind]!
+  const found = new AllWays(undefined, FEW_FOR_TWO).fillTwo(problem, sheet, over)
+  return found && { laid: found.map((lying) => ({ sheet: kind, lying })), left: [], cost: 2 * sheet.cost }
 }
 
 function oneThenTheOther(problem: Problem, limit: number, slack: number, means: Means): Layout | null {
