@@ -143,6 +143,19 @@ describe('blocks in turn', () => {
   })
 })
 
+describe('sheets of few pieces', () => {
+  it('are filled by such whose sides differ by some centimetres', () => {
+    const sheet = sheetOf(2440, 1220, 1)
+    // the two halves: 1220 x 700 below 1180 x 520, and 1220 x 650 below 1180 x 570
+    const sizes = [[1220, 700], [1180, 520], [1220, 650], [1180, 570]] // prettier-ignore
+    const problem = { ...sameTogether(sizes.map(([l, w]) => shapeOf(l!, w!, false))), sheets: [sheet] }
+    const most = sheet.area - areaOfAll(problem) + 1
+    const snug = new SnugSheets(problem, { share: 0.05, most, evenly: true }, { blocks: 100, rests: 100, sheets: 10 })
+    snug.find(never)
+    expect(snug.found.map((s) => snug.packing.total(s.holds))).toContain(4)
+  })
+})
+
 describe('sheets filled one by one', () => {
   const sheet = sheetOf(2440, 1220, Infinity)
 
@@ -158,6 +171,19 @@ describe('sheets filled one by one', () => {
       const plan = planOf(12, problem, sheets * sheet.cost, seed)
       expect(plan?.left, `seed ${seed}`).toEqual([])
       expect(plan?.cost).toBeLessThanOrEqual(sheets * sheet.cost)
+    }
+  })
+
+  it('of five pieces each come out in a round where a twenty-fifth may be wasted', { timeout: 60_000 }, () => {
+    for (const [seed, sheets] of [
+      [3, 6],
+      [5, 6],
+      [1, 8],
+    ] as const) {
+      const shapes = shrunk(seed, new Array<typeof sheet>(sheets).fill(sheet), 5, 30, true)
+      const problem = { ...sameTogether(shapes), sheets: [sheet] }
+      const plan = planOf(1, problem, sheets * sheet.cost, seed)
+      expect(plan?.left, `seed ${seed}`).toEqual([])
     }
   })
 

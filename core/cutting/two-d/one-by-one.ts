@@ -1,5 +1,6 @@
 import TinyQueue from 'tinyqueue'
 import type { Means } from '../means'
+import { FEW_FOR_TWO } from './all-ways'
 import type { FullSheet } from './build-up'
 import { fillLastTwo } from './last-two'
 import type { Layout } from './layout'
@@ -29,6 +30,12 @@ const KEPT = 10
 
 /** In one of so many rounds it is begun anew. */
 const ANEW = 4
+
+/** Of so few pieces a sheet all sheets are filled at once as well, each time it is begun anew. */
+const FEW_EACH = 8
+
+/** Beginnings that leave as many sheets are gone on with until so many blocks were built: of few pieces there are few blocks. */
+const WORK = 1000
 
 /** A block may waste so many times the share that its sheet does. */
 const IN_BLOCKS = 2
@@ -80,17 +87,44 @@ export class OneByOne {
   next(): Layout | null {
     const { first } = this
     if (first.stock.length <= LAST) return this.end(first)
-    if (this.rounds++ % ANEW === 0) this.goOn(first)
-    for (let left = first.stock.length - 1; left > LAST; left--) {
-      const begun = this.best(left)
-      if (begun) this.goOn(begun)
+    if (this.rounds++ % ANEW === 0) {
+      const atOnce = this.fewEach ? this.end(first) : null
+      if (atOnce?.left.length === 0) return atOnce
+      this.goOn(first)
     }
-    const last = this.best(LAST)
-    if (last) return this.end(last)
+    for (let left = first.stock.length - 1; left > LAST; left--) this.goOnWith(left)
+    if (this.waiting.get(LAST)?.length) return this.endSome()
     // all were gone on with, or no sheet could be filled: from the start again, and all sheets at once
     this.met.clear()
     this.rounds = 0
     return this.end(first)
+  }
+
+  private get fewEach(): boolean {
+    return this.problem.pieces.length <= FEW_EACH * this.first.stock.length
+  }
+
+  /** Goes on with the best beginnings that leave so many sheets. */
+  private goOnWith(left: number): void {
+    for (let work = 0; work < WORK && !this.means.over();) {
+      const begun = this.best(left)
+      if (!begun) return
+      work += this.goOn(begun)
+    }
+  }
+
+  /** Ends the best beginnings: of few pieces more of them, for that is quick. @returns what goes in, or nearly */
+  private endSome(): Layout | null {
+    let nearest: Layout | null = null
+    for (let work = 0; work < 1 && !(nearest && this.means.over());) {
+      const last = this.best(LAST)
+      if (!last) break
+      work += 3 ** Math.min(0, last.parts.rest.pieces.length - FEW_FOR_TWO)
+      const plan = this.end(last)
+      if (plan?.left.length === 0) return plan
+      if (!nearest || (plan && plan.left.length < nearest.left.length)) nearest = plan
+    }
+    return nearest
   }
 
   private best(left: number): Begun | undefined {
@@ -114,16 +148,17 @@ export class OneByOne {
     return plan && together(this.problem, full, parts, plan)
   }
 
-  /** Looks for full sheets in what is left, and keeps the best of them. */
-  private goOn({ full, parts: { rest }, stock, slack }: Begun): void {
-    if (slack < 0 || rest.pieces.length === 0 || this.means.over()) return
+  /** Looks for full sheets in what is left, and keeps the best of them. @returns how many blocks were built for it */
+  private goOn({ full, parts: { rest }, stock, slack }: Begun): number {
+    if (slack < 0 || rest.pieces.length === 0 || this.means.over()) return 0
     const sheets = rest.sheets.map((s, i) => ({ ...s, count: stock.filter((at) => at === i).length }))
-    const snug = this.littleWaste({ ...rest, sheets }, slack / roomOf(rest, stock), stock.length)
+    const { snug, built } = this.littleWaste({ ...rest, sheets }, slack / roomOf(rest, stock), stock.length)
     let kept = 0
     for (const one of thriftyFirst(snug, rest, slack)) {
-      if (kept === KEPT) return
+      if (kept === KEPT) break
       if (this.keep(this.begun([...full, fullSheet(snug.packing, one)]))) kept++
     }
+    return built
   }
 
   /** @returns whether it is new */
@@ -139,21 +174,22 @@ export class OneByOne {
     return true
   }
 
-  /** Full sheets with little waste, more being allowed by and by. */
-  private littleWaste(rest: Problem, slack: number, left: number): SnugSheets {
+  /** Full sheets with little waste, more being allowed by and by, and how many blocks were built in all. */
+  private littleWaste(rest: Problem, slack: number, left: number): { snug: SnugSheets; built: number } {
     const { random, over } = this.means
     const largest = Math.max(...rest.sheets.map((s) => (s.count > 0 ? s.area : 0)))
     let share = Math.max(slack * this.little, (this.shares.get(left) ?? 0) / MORE) * (0.7 + 0.6 * random())
-    for (let trial = 1; ; trial++, share *= MORE) {
+    for (let trial = 1, built = 0; ; trial++, share *= MORE) {
       const play = { share: IN_BLOCKS * share, most: share * largest, evenly: true }
       const snug = new SnugSheets(rest, play, { ...REACH, rows: { most: ROWS, share } })
       snug.find(over)
       const found = snug.found.length
+      built += snug.built
       if (found < TOO_FEW && (found === 0 || share <= slack) && trial < TRIALS && !over()) continue
       this.shares.set(left, share)
       if (found >= REACH.sheets) this.little *= LESS
       else if (trial > 1) this.little = Math.min(LITTLE, this.little * MORE)
-      return snug
+      return { snug, built }
     }
   }
 

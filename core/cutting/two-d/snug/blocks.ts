@@ -1,7 +1,7 @@
 import { SAME } from '../../instance'
 import { randomFrom } from '../../random'
 import { PackedCounts } from '../packed-counts'
-import { demandOf, type Problem, type Shape } from '../sheets'
+import { areaOfAll, demandOf, type Problem, type Shape } from '../sheets'
 import { axisOf, PRIME, sizeOf, type Join, type Oriented, type Side, type SnugBlock } from './block'
 import { BySize } from './by-size'
 import { Joinable, type CutAway } from './joinable'
@@ -32,6 +32,13 @@ export interface Rows {
 
 /** Sides that differ by more are never joined, mm. */
 export const WIDEST_STEP = 25
+
+/**
+ * But of no more pieces than these by so large a part of the sheet's side, parted among the pieces of one sheet: what little may
+ * be wasted is a wide gap beside a large piece. Of more pieces there are other full sheets enough, and to find those takes longer.
+ */
+const FEW = 22
+const WIDEST_OF_FEW = 0.5
 
 /** All differences in a block together come to no more than so many steps, and so many more for each join. */
 const AT_ONCE = 0.8
@@ -67,7 +74,7 @@ export class SnugBlocks {
   ) {
     this.exact = play.share === 0
     this.unit = this.exact ? 0.001 : 1
-    this.widest = play.step ?? WIDEST_STEP
+    this.widest = play.step ?? widestFor(problem)
     const longest = Math.max(...problem.sheets.map((s) => Math.max(s.l, s.w)))
     const joinable = (): Joinable => {
       const sizes = this.exact ? 0 : Math.ceil(longest) + 2
@@ -276,6 +283,14 @@ export class SnugBlocks {
     for (const s of this.problem.sheets) if (holds(s, l, w) || (turns && holds(s, w, l))) return true
     return false
   }
+}
+
+/** What sides that are joined may differ by, mm. */
+function widestFor(problem: Problem): number {
+  if (problem.pieces.length > FEW) return WIDEST_STEP
+  const largest = Math.max(...problem.sheets.map((s) => s.area))
+  const each = (problem.pieces.length * largest) / areaOfAll(problem)
+  return Math.max(WIDEST_STEP, (WIDEST_OF_FEW * Math.sqrt(largest)) / each)
 }
 
 function turnsOf({ evenly, likely }: Play, ranks: number, atMost: number): Turns {
