@@ -14,6 +14,7 @@ import {
   lengths,
   panels,
   panelsOfManySheets,
+  panelsOfSeveralSheets,
   panelsShrunkALittle,
   panelsShrunkFreely,
   type Known,
@@ -112,4 +113,5 @@ table('Lengths', await all(lengths, seeds.slice(0, 40)))
 table('Panels', await all(panels, seeds))
 table('Panels that shrank freely', await all(panelsShrunkFreely, seeds))
 table('Panels of many sheets', await all(panelsOfManySheets, seeds))
+table('Panels of several sheets', await all(panelsOfSeveralSheets, seeds))
 table('Panels that shrank a little', await all(panelsShrunkALittle, seeds.slice(0, 24)))
