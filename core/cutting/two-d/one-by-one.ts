@@ -58,9 +58,9 @@ interface Begun {
 
 /**
  * Fills sheets one by one with as little waste and as few pieces as may be. So what may be wasted, and many small pieces, are
- * left for the last two. Each round goes on by one sheet with the best beginning of one sheet, with the best of two, and so on;
- * of those that leave two sheets the best is ended. So the last two are ever the best of many (after S. G. Vadlamudi et al.,
- * Anytime column search, AI 2012: Advances in Artificial Intelligence).
+ * left for the last two. Each round goes on by one sheet with the best beginning of one sheet, with the best of two, and so on,
+ * and ends the best of those that leave two sheets; where few pieces are left with more than one. So the last two are ever the
+ * best of many (after S. G. Vadlamudi et al., Anytime column search, AI 2012: Advances in Artificial Intelligence).
  */
 export class OneByOne {
   /** Beginnings that wait to be gone on with, by how many sheets they leave. */
