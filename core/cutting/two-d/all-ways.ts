@@ -21,10 +21,10 @@ const MOST_SIZES = 1 << 17
 const bits = (pieces: number): number => 1 << pieces
 
 /**
- * Fills a rectangle, or two, with few pieces by going through all ways to cut it, but for those that waste much in a small part of it:
- * for each set of the pieces all sizes are kept in which it makes a block, of which none holds another; two sets that have no
- * piece in common are joined side by side along either axis (sizes as L. Stockmeyer keeps them, Optimal orientations of cells in
- * slicing floorplan designs, Information and Control 57, 1983).
+ * Fills a rectangle, or two equal ones, with few pieces by going through all ways to cut it, but for those that waste much in a
+ * small part of it: for each set of the pieces all sizes are kept in which it makes a block, of which none holds another; two
+ * sets that have no piece in common are joined side by side along either axis (sizes as L. Stockmeyer keeps them, Optimal
+ * orientations of cells in slicing floorplan designs, Information and Control 57, 1983).
  */
 export class AllWays {
   /** Area of each set, mm², its first size and how many it has. */
@@ -56,7 +56,7 @@ export class AllWays {
   }
 
   /**
-   * @param problem the pieces, as few as there may be; its sheets don't matter
+   * @param problem the pieces, of which there are as few as told or none is found; its sheets don't matter
    * @param rectangle what they are to fill, mm
    * @returns where all pieces lie, mm from the lower left; null where no way was found or the time was up
    */
@@ -68,7 +68,7 @@ export class AllWays {
 
   /**
    * The same for two equal rectangles.
-   * @returns where the pieces of each lie
+   * @returns where the pieces of each lie, mm from its lower left; null where no way was found or the time was up
    */
   fillTwo(problem: Problem, rectangle: Rectangle, over: () => boolean): readonly [Lying[], Lying[]] | null {
     const all = bits(problem.pieces.length) - 1

@@ -17,7 +17,7 @@ const ROOMY = 0.075
 const HOPELESS = 0.05
 const SELDOM = 8
 
-/** Where two sheets of few pieces may waste less than this part of their area nothing does better than all ways. */
+/** Where two sheets of few pieces may waste less than this part of their area nothing was seen to do better than all ways. */
 const LOOSE = 0.15
 
 /** Where more than two sheets may waste less than this part of their area nothing fills them all at once. */

@@ -1,4 +1,5 @@
 import type { Means } from '../means'
+import { FEW_FOR_TWO } from './all-ways'
 import { leastBought } from './bound'
 import { FullSheets } from './full-sheets'
 import { LastOne } from './last-one'
@@ -79,7 +80,10 @@ function isBetter(problem: Problem, plan: Layout, than: Layout): boolean {
   return lack < -1 || (lack <= 1 && plan.cost < than.cost - 1)
 }
 
-/** Equal sheets are filled one by one; a single one as the last of several is, and by slicing trees; such of several sizes both ways. */
+/**
+ * Equal sheets are filled one by one; a single one as the last of several is, and by slicing trees; such of several sizes both
+ * ways, and two of few pieces: all ways to fill those, but for the wasteful ones, come to the same each time.
+ */
 function fillingFor(
   problem: Problem,
   limit: number,
@@ -92,7 +96,8 @@ function fillingFor(
     const lastOne = new LastOne()
     return [{ next: () => (stock.length > 0 ? lastOne.fill(problem, stock[0]!, means) : null) }, trees]
   }
-  return stock.every((s) => s === stock[0]) ? [oneByOne] : [trees, oneByOne]
+  const sameEachTime = stock.length === 2 && problem.pieces.length <= FEW_FOR_TWO
+  return stock.every((s) => s === stock[0]) && !sameEachTime ? [oneByOne] : [trees, oneByOne]
 }
 
 /** Looks for a plan within a limit by several ways. */
