@@ -9,7 +9,7 @@ export default defineConfig({
   workers: 2,
   retries: 0,
   // generous: a busy machine stalls for a second now and then, and speed is measured by the bench
-  timeout: 90000,
+  timeout: 180000,
   expect: { timeout: 12000 },
   reporter: [['list']],
   use: {

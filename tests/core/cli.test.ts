@@ -33,7 +33,7 @@ const cli = (args: string[], input = '') =>
 
 const plans = (output: string) => JSON.parse(output).plans as PlanFile[]
 
-describe('the command line', { timeout: 30000 }, () => {
+describe('the command line', () => {
   it('plans a project from standard input, to the worked example', () => {
     const { status, stdout, stderr } = cli(['plan', '-'], JSON.stringify(project))
     expect([status, stderr]).toEqual([0, ''])

@@ -64,7 +64,7 @@ const cutApart = (seed: number, bars: readonly number[], pieces: number, kerf: n
 }
 
 describe('bars that are all filled', () => {
-  it('take what was cut from them, with nothing to waste', { timeout: 60_000 }, () => {
+  it('take what was cut from them, with nothing to waste', () => {
     for (const [seed, bars, kerf] of [
       [1, 8, 0],
       [2, 10, 3.2],
@@ -76,7 +76,7 @@ describe('bars that are all filled', () => {
     }
   })
 
-  it('use the offcuts that there are, and bars of more than one length', { timeout: 60_000 }, () => {
+  it('use the offcuts that there are, and bars of more than one length', () => {
     const stock = [
       { id: 'long', length: 3000, count: 3 },
       { id: 'short', length: 2000, count: 4 },

@@ -212,7 +212,7 @@ const SHRUNK = [
 ] as const
 
 describe('the last sheet', () => {
-  it('takes all of some twenty pieces where a twentieth may be wasted', { timeout: 60_000 }, () => {
+  it('takes all of some twenty pieces where a twentieth may be wasted', () => {
     const lastOne = new LastOne()
     for (const [seed, pieces] of SHRUNK) {
       const problem = problemOf(seed, 1, pieces, 24, true)
@@ -256,7 +256,7 @@ describe('the last sheet', () => {
     expect(faultsOf(problem, new LastOne().fill(problem, 0, meansOf(1))!)).toEqual([])
   })
 
-  it('is the only one at times, and then found by the whole search', { timeout: 60_000 }, () => {
+  it('is the only one at times, and then found by the whole search', () => {
     const { instance, best } = panelsShrunkFreely(1028)
     const read = readInstance(JSON.stringify(instance))
     if (!read.ok) throw new Error(instance.id)

@@ -18,7 +18,7 @@ function planOf(times: number, problem: Problem, limit: number, seed: number): L
 }
 
 describe('the last two sheets', () => {
-  it('take all pieces where little may be wasted', { timeout: 60_000 }, () => {
+  it('take all pieces where little may be wasted', () => {
     for (const [seed, pieces] of [
       [2, 12],
       [4, 12],
@@ -36,7 +36,7 @@ describe('the last two sheets', () => {
     }
   })
 
-  it('of few pieces come out at once, by all ways', { timeout: 60_000 }, () => {
+  it('of few pieces come out at once, by all ways', () => {
     for (const [seed, pieces, by, turns] of [
       [8, 7, 30, false],
       [1, 8, 20, true],
@@ -48,7 +48,7 @@ describe('the last two sheets', () => {
     }
   })
 
-  it('are each filled once, of two sizes too', { timeout: 60_000 }, () => {
+  it('are each filled once, of two sizes too', () => {
     const stock = [sheetOf(1220, 610, 1, 0), sheetOf(900, 500, 1, 0)]
     const problem = { ...sameTogether(shrunk(5, stock, 7, 8, true)), sheets: stock }
     const plan = planOf(40, problem, 0, 5)
@@ -56,7 +56,7 @@ describe('the last two sheets', () => {
     expect(plan!.laid.map((l) => l.sheet).sort()).toEqual([0, 1])
   })
 
-  it('are filled no other way where a kind of sheet is used up', { timeout: 60_000 }, () => {
+  it('are filled no other way where a kind of sheet is used up', () => {
     const problem = problemOf(1, 2, 14, 18, false)
     const usedUp = { ...problem, sheets: [SHEET, sheetOf(1_000_000, 10, 0)] }
     const [means, same] = [meansOf(2), meansOf(2)]
@@ -66,7 +66,7 @@ describe('the last two sheets', () => {
     }
   })
 
-  it('may be one only, or three for which no full sheet was found', { timeout: 60_000 }, () => {
+  it('may be one only, or three for which no full sheet was found', () => {
     for (const sheets of [1, 3]) {
       const problem = problemOf(7, sheets, 6, 60, true)
       const plan = planOf(20, problem, sheets * SHEET.cost, 7)
@@ -114,7 +114,7 @@ describe('trees that are cooled down quickly', () => {
 })
 
 describe('a search beside the first', () => {
-  it('fills sheets from the first where sides that agree are no use', { timeout: 60_000 }, () => {
+  it('fills sheets from the first where sides that agree are no use', () => {
     for (const seed of [2, 4]) {
       const problem = problemOf(seed, 3, 22, 6, true)
       const sheets = [1, 0].map((beside) => {

@@ -159,7 +159,7 @@ describe('sheets of few pieces', () => {
 describe('sheets filled one by one', () => {
   const sheet = sheetOf(2440, 1220, Infinity)
 
-  it('take pieces that shrank a little, in as few sheets as they were cut from', { timeout: 120_000 }, () => {
+  it('take pieces that shrank a little, in as few sheets as they were cut from', () => {
     for (const [seed, sheets, pieces, by, turns] of [
       [2, 5, 14, 30, false],
       [4, 6, 12, 30, true],
@@ -174,7 +174,7 @@ describe('sheets filled one by one', () => {
     }
   })
 
-  it('of five pieces each come out in a round where a twenty-fifth may be wasted', { timeout: 60_000 }, () => {
+  it('of five pieces each come out in a round where a twenty-fifth may be wasted', () => {
     for (const [seed, sheets] of [
       [3, 6],
       [5, 6],
@@ -187,7 +187,7 @@ describe('sheets filled one by one', () => {
     }
   })
 
-  it('are no more than there are, of each size, and cost no more than they may', { timeout: 60_000 }, () => {
+  it('are no more than there are, of each size, and cost no more than they may', () => {
     const stock = [sheetOf(1220, 610, 2), sheetOf(900, 500, 2, 0), sheetOf(600, 600, 1, 0)]
     const shapes = shrunk(6, [stock[0]!, stock[1]!, stock[1]!, stock[2]!], 6, 6, true)
     const problem = { ...sameTogether(shapes), sheets: stock }
@@ -205,7 +205,7 @@ describe('sheets filled one by one', () => {
     expect(plan?.left).toEqual([])
   })
 
-  it('come out in a few rounds where a sheet may waste a quarter of a piece', { timeout: 120_000 }, () => {
+  it('come out in a few rounds where a sheet may waste a quarter of a piece', () => {
     // a hundred and nineteen pieces of seven sheets: the way before needed eight and more
     const read = readInstance(JSON.stringify(panels(7004).instance))
     if (!read.ok) throw new Error('unreadable')
@@ -214,7 +214,7 @@ describe('sheets filled one by one', () => {
     expect(plan?.left).toEqual([])
   })
 
-  it('are filled no other way where the bin is full of offcuts that nothing goes into', { timeout: 60_000 }, () => {
+  it('are filled no other way where the bin is full of offcuts that nothing goes into', () => {
     const offcuts = [sheetOf(70, 70, 5, 0), sheetOf(60, 75, 3, 0)]
     const shapes = shrunk(2, new Array<typeof sheet>(5).fill(sheet), 14, 30, false)
     const alone = { ...sameTogether(shapes), sheets: [sheet] }

@@ -75,7 +75,7 @@ describe('a plan read back as cuts', () => {
 describe('settings of the saw', () => {
   const means = () => meansUntil(randomFrom(3), 1, null, () => 0, Infinity)
 
-  it('become fewer where equal pieces can lie in rows, and nothing else gets worse', { timeout: 30_000 }, () => {
+  it('become fewer where equal pieces can lie in rows, and nothing else gets worse', () => {
     let fewer = 0
     for (let seed = 1; seed <= 40; seed++) {
       const read = readInstance(JSON.stringify(panels(seed).instance))

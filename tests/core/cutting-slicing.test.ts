@@ -91,7 +91,7 @@ describe('sizes of a block', () => {
 })
 
 describe('slicing trees', () => {
-  it('keep every leaf in one place, whatever is exchanged and moved', { timeout: 30_000 }, () => {
+  it('keep every leaf in one place, whatever is exchanged and moved', () => {
     const random = randomFrom(9)
     const forest = new Forest([[0, 1, 2, 3, 4], [5], [6, 7, 8, 9]], random)
     const shape = (): string => [forest.up, forest.tree, forest.root].map((a) => [...a].join()).join(' ')
@@ -131,7 +131,7 @@ function expectWhole(forest: Forest, trees: number): void {
 describe('slicing trees that are cooled down', () => {
   const sheet = sheetOf(2440, 1220, Infinity)
 
-  it('fill sheets anew from pieces that shrank a little', { timeout: 60_000 }, () => {
+  it('fill sheets anew from pieces that shrank a little', () => {
     for (const [seed, turns] of [
       [1, false],
       [2, true],
@@ -150,7 +150,7 @@ describe('slicing trees that are cooled down', () => {
     }
   })
 
-  it('use offcuts, all of them or some, and leave what reaches over', { timeout: 30_000 }, () => {
+  it('use offcuts, all of them or some, and leave what reaches over', () => {
     const offcuts = [sheetOf(900, 400, 2, 0), sheetOf(500, 500, 1, 0), sheetOf(300, 300, 1, 0)]
     const shapes = shrunk(5, [offcuts[0]!, offcuts[0]!, offcuts[1]!], 4, 5, true)
     const problem = { ...sameTogether(shapes), sheets: offcuts }
@@ -173,7 +173,7 @@ describe('slicing trees that are cooled down', () => {
     expect(faultsOf(long, left)).toEqual([])
   })
 
-  it('are through when the time is up', { timeout: 30_000 }, () => {
+  it('are through when the time is up', () => {
     const shapes = shrunk(7, [sheet, sheet, sheet], 40, 2, true)
     const problem = { ...sameTogether(shapes), sheets: [sheet] }
     const search = new SlicingSearch(problem, 3 * sheet.cost, meansOf(7, 10, 0.05))

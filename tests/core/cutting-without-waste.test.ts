@@ -22,7 +22,7 @@ function known(seed: number): { problem: Problem; best: number } {
 }
 
 describe('a hundred pieces that were cut from sheets without waste', () => {
-  it('come out by more blocks where few don’t reach', { timeout: 60_000 }, () => {
+  it('come out by more blocks where few don’t reach', () => {
     const { problem, best } = known(21_564)
     const search = new WithoutWaste(problem)
     const limit = areaOfAll(problem)
@@ -33,7 +33,7 @@ describe('a hundred pieces that were cut from sheets without waste', () => {
     expect(full.length).toBe(best)
   })
 
-  it('come out where the likeliest full sheets go together and leave three', { timeout: 60_000 }, () => {
+  it('come out where the likeliest full sheets go together and leave three', () => {
     const { problem, best } = known(11_052)
     const search = new WithoutWaste(problem)
     let full: readonly FullSheet[] = []
@@ -42,7 +42,7 @@ describe('a hundred pieces that were cut from sheets without waste', () => {
     expect(full.length).toBe(best)
   })
 
-  it('are looked for before all other ways', { timeout: 60_000 }, () => {
+  it('are looked for before all other ways', () => {
     const { problem, best } = known(10_032)
     let plan: Layout | null = null
     // a few steps with single pieces, few blocks, more

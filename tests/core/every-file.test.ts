@@ -16,34 +16,30 @@ const faces = await readFaces((file) =>
 const means = fileMeans(faces)
 const A4 = { paper: 'A4', measured: 100 } as const
 
-describe.each(allForms.map((form) => [form.name, form] as const))(
-  'a %s of an odd shop',
-  { timeout: 120_000 },
-  (_, form) => {
-    const drawn = fc
-      .sample(likelyHolder(form, oddShop), { numRuns: 40, seed: 5 })
-      .map((input) => design(input))
-      .filter((d) => d.model !== null)
-      .slice(0, 1)
+describe.each(allForms.map((form) => [form.name, form] as const))('a %s of an odd shop', (_, form) => {
+  const drawn = fc
+    .sample(likelyHolder(form, oddShop), { numRuns: 40, seed: 5 })
+    .map((input) => design(input))
+    .filter((d) => d.model !== null)
+    .slice(0, 1)
 
-    it('can be taken along as every file that is named, each with figures in it', async () => {
-      expect(drawn.length).toBeGreaterThan(0)
-      for (const d of drawn)
-        for (const name of filesOf(d.model!)) {
-          const { content } = await makeFile(name, d, A4, means)
-          expect(content.length, name).toBeGreaterThan(15)
-          if (/\.(csv|svg|dxf|json)$/.test(name)) expect(content.toString(), name).not.toMatch(/NaN|undefined|Infinity/)
-        }
-    })
-
-    it('has a test piece named just where there is an opening to try', async () => {
-      for (const d of drawn) {
-        const tried = d.model!.boards.some((b) => b.openings.some(canBeTried))
-        expect(filesOf(d.model!).includes('test-piece.pdf')).toBe(tried)
-        const made = makeFile('test-piece.pdf', d, A4, means)
-        if (tried) await made
-        else await expect(made).rejects.toThrow(NoSuchFile)
+  it('can be taken along as every file that is named, each with figures in it', async () => {
+    expect(drawn.length).toBeGreaterThan(0)
+    for (const d of drawn)
+      for (const name of filesOf(d.model!)) {
+        const { content } = await makeFile(name, d, A4, means)
+        expect(content.length, name).toBeGreaterThan(15)
+        if (/\.(csv|svg|dxf|json)$/.test(name)) expect(content.toString(), name).not.toMatch(/NaN|undefined|Infinity/)
       }
-    })
-  },
-)
+  })
+
+  it('has a test piece named just where there is an opening to try', async () => {
+    for (const d of drawn) {
+      const tried = d.model!.boards.some((b) => b.openings.some(canBeTried))
+      expect(filesOf(d.model!).includes('test-piece.pdf')).toBe(tried)
+      const made = makeFile('test-piece.pdf', d, A4, means)
+      if (tried) await made
+      else await expect(made).rejects.toThrow(NoSuchFile)
+    }
+  })
+})

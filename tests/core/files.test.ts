@@ -200,7 +200,7 @@ function raster(path: string, page: number) {
   }
 }
 
-describe('what a holder is taken along as', { timeout: 60000 }, () => {
+describe('what a holder is taken along as', () => {
   const d = design(railOf(threeMallets()))
   const make = async (name: string) => (await makeFile(name, d, A4, means)).content
 

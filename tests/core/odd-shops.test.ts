@@ -30,7 +30,6 @@ function nonsense(data: unknown, path = ''): string | null {
 
 describe.each(allForms.map((form) => [form.name, form] as const))(
   'any %s of an odd shop, from tools with slips in their figures',
-  { timeout: 120_000 },
   (_, form) => {
     const each = (check: (d: Design, input: PlanInput) => void): void =>
       fc.assert(
@@ -75,7 +74,7 @@ describe.each(allForms.map((form) => [form.name, form] as const))(
   },
 )
 
-describe('any wall of an odd shop', { timeout: 120_000 }, () => {
+describe('any wall of an odd shop', () => {
   it('is of parts that can be, cut and made, or says why not', () =>
     fc.assert(
       fc.property(anyWall, oddShop, (wall, shop) => {

@@ -66,7 +66,7 @@ const each = (check: (d: Design) => void) =>
     runs,
   )
 
-describe('any finger rail', { timeout: 30000 }, () => {
+describe('any finger rail', () => {
   it('has no figure that is not a number', () =>
     each((d) => {
       for (const n of numbersIn([d.model, d.working, d.verdicts])) expect(Number.isFinite(n)).toBe(true)

@@ -12,7 +12,7 @@ import { unfollowableIn } from './worked-out'
 /** A shop's way to write figures, fine enough that rounding is no excuse. */
 const WRITTEN = { mm: { unit: 'mm', gridMm: 0.1, gridIn: 64 }, in: { unit: 'in', gridMm: 0.1, gridIn: 64 } } as const
 
-describe.each(['mm', 'in'] as const)('working as a shop in %s is shown it', { timeout: 120_000 }, (unit) => {
+describe.each(['mm', 'in'] as const)('working as a shop in %s is shown it', (unit) => {
   it.each(allForms.map((form) => [form.name, form] as const))('can be followed: %s', (_, form) => {
     fc.assert(
       fc.property(fc.oneof(anyHolder(form), likelyHolder(form)), (input) => {

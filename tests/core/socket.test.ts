@@ -231,7 +231,7 @@ const inputs: fc.Arbitrary<PlanInput> = fc
     return input
   })
 
-describe('any socket block', { timeout: 60000 }, () => {
+describe('any socket block', () => {
   const each = (check: (d: Design) => void) => fc.assert(fc.property(inputs, (input) => check(design(input))), { numRuns: 120 }) // prettier-ignore
 
   it('has only figures that are numbers, each coming to what its working says', () => {

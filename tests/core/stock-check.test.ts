@@ -104,7 +104,7 @@ const sizes = fc.record({
   bin: fc.array(fc.record({ length: fc.integer({ min: 60, max: 900 }), width: fc.integer({ min: 30, max: 400 }) }), { maxLength: 3 }), // prettier-ignore
 })
 
-describe.each(allForms.map((form) => [form.name, form] as const))('any %s', { timeout: 120_000 }, (_, form) => {
+describe.each(allForms.map((form) => [form.name, form] as const))('any %s', (_, form) => {
   it('has just those parts told that the cutting has no place for', () => {
     fc.assert(
       fc.property(anyHolder(form), sizes, (input, { length, width, bin }) => {
