@@ -5,6 +5,7 @@ import { FullSheets } from './full-sheets'
 import { LastOne } from './last-one'
 import { layoutOf, outOfBlocks, type Layout } from './layout'
 import { Refill } from './refill'
+import { FewEach } from './few/few-each'
 import { firstPlan, LimitSearch, PATIENT, QUICK } from './search'
 import { OneByOne } from './one-by-one'
 import { inSpanningRows } from './rows'
@@ -109,6 +110,8 @@ class Cheaper {
   private readonly filling: readonly Pick<OneByOne, 'next'>[]
   private fills = 0
   private readonly roomy: boolean
+  /** Where there are few pieces in each sheet. */
+  private readonly few: FewEach | null
   /** Nothing may be wasted. */
   private readonly tight: boolean
   /** So much may be wasted that blocks that fit are no use. */
@@ -116,6 +119,7 @@ class Cheaper {
   /** Nothing was tried yet. */
   private begins = true
   private rounds = 0
+  private turns = 0
   /** Rounds of the other ways until sides that agree are looked for again. */
   private rest = 0
 
@@ -133,18 +137,28 @@ class Cheaper {
     this.sheets = new Refill(problem, limit, from, means.random, means.over, full.add, full)
     this.trees = new SlicingSearch(problem, limit, means)
     this.filling = fillingFor(problem, limit, this.trees, means)
+    const isFew = FewEach.isFor(problem, stockWithin(problem, limit))
+    this.few = isFew ? new FewEach(problem, limit, means) : null
   }
 
   /** @returns the plan within the limit that leaves least */
   round(): Layout {
     if (this.begins) this.begin()
-    else if (!this.agree()) this.goOn(this.rounds++)
+    else if (!this.fillFewEach() && !this.agree()) this.goOn(this.rounds++)
     return this.best
   }
 
   private begin(): void {
     this.begins = false
     this.single.run({ over: this.means.over, steps: BRIEFLY })
+  }
+
+  /** Few pieces in each sheet have every other turn of their own. @returns whether they had it */
+  private fillFewEach(): boolean {
+    if (!this.few || this.turns++ % 2 > 0) return false
+    const found = this.few.next()
+    if (found) this.sheets.offer(found)
+    return true
   }
 
   private goOn(count: number): void {

@@ -1,0 +1,116 @@
+import { SAME } from '../../instance'
+import type { Shape } from '../sheets'
+import type { Rectangle } from '../slicing/curves'
+
+/** The most pieces in a block. */
+export const MOST_IN_BLOCK = 3
+
+/** There is room for so many at first. */
+const FIRST = 2048
+
+/** How a block came about: as a piece, or of two that lie side by side along the length or the width. */
+export const [PIECE, ALONG, ACROSS] = [0, 1, 2] as const
+
+/**
+ * All blocks of up to three pieces that go into a sheet and waste no more than a full one may, in plain arrays: a hundred
+ * thousand take a tenth of a second. A row is made in one order only; which pieces a block holds are bits of some words.
+ */
+export class FewBlocks {
+  l = new Float64Array(FIRST)
+  w = new Float64Array(FIRST)
+  waste = new Float64Array(FIRST)
+  axis = new Uint8Array(FIRST)
+  /** What it is made of: two blocks, or a piece and whether it is turned. */
+  one = new Int32Array(FIRST)
+  other = new Int32Array(FIRST)
+  /** Bits of the pieces, `words` of them for each block. */
+  sets: Int32Array
+  top = 0
+
+  /**
+   * @param words how many numbers the bits of a set take
+   * @param most how many blocks may be made
+   */
+  constructor(
+    private readonly sheet: Rectangle,
+    readonly words: number,
+    private readonly most: number,
+  ) {
+    this.sets = new Int32Array(FIRST * words)
+  }
+
+  /**
+   * @param limit what a block may waste, mm²
+   * @returns false where there are more blocks than may be made
+   */
+  build(pieces: readonly Shape[], limit: number): boolean {
+    const { sheet } = this
+    pieces.forEach(({ l, w, turns }, piece) => {
+      for (const turned of turns ? [false, true] : [false]) {
+        const [length, width] = turned ? [w, l] : [l, w]
+        if (length > sheet.l + SAME || width > sheet.w + SAME || this.top === this.most) continue
+        this.sets[this.top * this.words + (piece >> 5)] = 1 << (piece & 31)
+        this.add(length, width, 0, PIECE, piece, Number(turned))
+      }
+    })
+    const ends = [0, this.top]
+    for (let count = 2; count <= MOST_IN_BLOCK; count++) {
+      for (let larger = count - 1; 2 * larger >= count; larger--) {
+        const smaller = count - larger
+        for (let i = ends[larger - 1]!; i < ends[larger]!; i++)
+          for (let j = ends[smaller - 1]!; j < ends[smaller]!; j++) {
+            this.join(i, j, limit)
+            if (larger > smaller) this.join(j, i, limit)
+          }
+      }
+      ends.push(this.top)
+    }
+    return this.top < this.most
+  }
+
+  /** Joins two blocks that have no piece in common; a row is joined only with what comes after its last block. */
+  private join(i: number, j: number, limit: number): void {
+    const { l, w, waste, axis, other, words, sets } = this
+    for (let k = 0; k < words; k++) if ((sets[i * words + k]! & sets[j * words + k]!) !== 0) return
+    const wasted = waste[i]! + waste[j]!
+    const long = l[i]! + l[j]!
+    const wide = w[i]! + w[j]!
+    if (axis[j] !== ALONG && (axis[i] === ALONG ? other[i]! : i) < j && long <= this.sheet.l + SAME) {
+      const more = w[i]! < w[j]! ? (w[j]! - w[i]!) * l[i]! : (w[i]! - w[j]!) * l[j]!
+      if (wasted + more <= limit) this.put(i, j, ALONG, long, Math.max(w[i]!, w[j]!), wasted + more)
+    }
+    if (axis[j] !== ACROSS && (axis[i] === ACROSS ? other[i]! : i) < j && wide <= this.sheet.w + SAME) {
+      const more = l[i]! < l[j]! ? (l[j]! - l[i]!) * w[i]! : (l[i]! - l[j]!) * w[j]!
+      if (wasted + more <= limit) this.put(i, j, ACROSS, Math.max(l[i]!, l[j]!), wide, wasted + more)
+    }
+  }
+
+  private put(i: number, j: number, axis: number, l: number, w: number, waste: number): void {
+    if (this.top === this.most) return
+    const { words, sets, top } = this
+    for (let k = 0; k < words; k++) sets[top * words + k] = sets[i * words + k]! | sets[j * words + k]!
+    this.add(l, w, waste, axis, i, j)
+  }
+
+  private add(l: number, w: number, waste: number, axis: number, one: number, other: number): void {
+    const at = this.top++
+    if (this.top === this.l.length) this.grow()
+    ;[this.l[at], this.w[at], this.waste[at], this.axis[at]] = [l, w, waste, axis]
+    ;[this.one[at], this.other[at]] = [one, other]
+  }
+
+  private grow(): void {
+    const double = <T extends Float64Array | Int32Array | Uint8Array>(list: T): T => {
+      const longer = new (list.constructor as new (length: number) => T)(2 * list.length)
+      longer.set(list)
+      return longer
+    }
+    ;[this.l, this.w, this.waste] = [double(this.l), double(this.w), double(this.waste)]
+    ;[this.axis, this.one, this.other, this.sets] = [
+      double(this.axis),
+      double(this.one),
+      double(this.other),
+      double(this.sets),
+    ]
+  }
+}

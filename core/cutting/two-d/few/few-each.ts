@@ -1,0 +1,131 @@
+import type { Means } from '../../means'
+import { AllWays, FEW } from '../all-ways'
+import type { Lying } from '../blocks'
+import type { Layout } from '../layout'
+import { areaOfAll, stockWithin, type Problem, type Shape, type Sheet } from '../sheets'
+import { Found } from './found'
+import { FullOfFew } from './full'
+import { lyingFull } from './lying'
+import { piecesIn, SetsOfSheets, type Open } from './sets'
+
+/** So few pieces a sheet on average, and so many in all. */
+const FEW_EACH = 10
+const MOST_PIECES = 150
+
+/** Of what a sheet may waste on average a full one wastes this part at first, and then more and more. */
+const FIRST = 0.75
+const WIDER = 1.12
+
+/** How many blocks are taken away to find full sheets: that takes one to two seconds. */
+const BLOCKS = 800_000
+
+/** How many sheets are chosen in a round; and after each second one at first, more where that comes to its end. */
+const CHOSEN = 150_000
+const AFTER_TWO = 100
+const MORE = 4
+
+/**
+ * Fills equal sheets with few pieces each. There all sets of pieces that fill a sheet with little waste can be listed, thousands
+ * of them; of those such are chosen that go together, and what is left of the last sheet is filled by all ways. With each round
+ * full sheets may waste a little more, until there are too many.
+ */
+export class FewEach {
+  private readonly pieces: readonly Shape[]
+  private readonly kind: number
+  private readonly sheet: Sheet
+  private readonly sheets: number
+  /** What all sheets may waste, mm². */
+  private readonly slack: number
+  private readonly allWays = new AllWays()
+  private share = FIRST
+  private found: Found | null = null
+  /** With more waste there are too many full sheets. */
+  private isWidest = false
+  /** Of the full sheets such were found that go together and leave one sheet. */
+  private goTogether = false
+  private afterTwo = AFTER_TWO
+
+  /** Whether it is of use: more than two equal sheets, with few pieces each. */
+  static isFor({ pieces }: Problem, stock: readonly number[]): boolean {
+    const most = Math.min(MOST_PIECES, FEW_EACH * stock.length)
+    return stock.length > 2 && pieces.length <= most && stock.every((s) => s === stock[0])
+  }
+
+  /** @param limit what the sheets may cost, mm² */
+  constructor(
+    problem: Problem,
+    limit: number,
+    private readonly means: Means,
+  ) {
+    const stock = stockWithin(problem, limit)
+    this.pieces = problem.pieces.map((p) => problem.shapes[p]!)
+    this.kind = stock[0]!
+    this.sheet = problem.sheets[this.kind]!
+    this.sheets = stock.length
+    this.slack = this.sheets * this.sheet.area - areaOfAll(problem)
+  }
+
+  /** @returns a plan with all pieces; null where this round came to none */
+  next(): Layout | null {
+    if (this.slack < 0) return null
+    if (!this.isWidest) this.list()
+    const laid = this.found && this.choose(this.found)
+    if (!laid) return null
+    const used = laid.filter((lying) => lying.length > 0)
+    return {
+      laid: used.map((lying) => ({ sheet: this.kind, lying })),
+      left: [],
+      cost: used.length * this.sheet.cost,
+    }
+  }
+
+  /** Lists full sheets; where there are too many for all, those of the time before are better, if any of them go together. */
+  private list(): void {
+    const { pieces, sheet, sheets, slack, means } = this
+    const full = new FullOfFew(pieces, sheet, Math.min(slack, (this.share * slack) / sheets))
+    const found = new Found(full.blocks.words)
+    const all = full.all({ blocks: BLOCKS, over: means.over }, (set, waste) => found.add(set, waste))
+    this.isWidest = !all || this.share >= sheets
+    this.share *= WIDER
+    if (!all && this.goTogether) return
+    this.found = found
+    this.afterTwo = AFTER_TWO
+  }
+
+  /** Chooses full sheets that go together. @returns where the pieces of each sheet lie */
+  private choose(found: Found): Lying[][] | null {
+    const { pieces, sheet, sheets, slack, means } = this
+    const sets = new SetsOfSheets(pieces, found, { area: sheet.area, count: sheets, slack }, means)
+    let laid: Lying[][] | null = null
+    let open = 0
+    const ended = sets.leavingOne({ chosen: CHOSEN, afterTwo: this.afterTwo }, (set) => {
+      open++
+      laid = this.withLast(found, set)
+      return laid !== null
+    })
+    if (ended) this.afterTwo *= MORE
+    this.goTogether = open > 0
+    return laid
+  }
+
+  private withLast(found: Found, { covered, chosen }: Open): Lying[][] | null {
+    const left = piecesIn(covered, this.pieces.length, false)
+    const last = this.last(left)
+    return last && [...chosen.map((c) => this.lyingIn(found, c)), last]
+  }
+
+  private last(left: readonly number[]): Lying[] | null {
+    if (left.length === 0) return []
+    if (left.length > FEW) return null
+    const shapes = left.map((p) => this.pieces[p]!)
+    const problem = { shapes, pieces: shapes.map((_, i) => i), sheets: [this.sheet] }
+    const lying = this.allWays.fill(problem, this.sheet, this.means.over)
+    return lying && lying.map((l) => ({ ...l, piece: left[l.piece]! }))
+  }
+
+  private lyingIn({ sets, words, waste }: Found, at: number): Lying[] {
+    const held = piecesIn(sets.subarray(at * words, (at + 1) * words), this.pieces.length, true)
+    const shapes = held.map((p) => this.pieces[p]!)
+    return lyingFull(shapes, this.sheet, waste[at]!).map((l) => ({ ...l, piece: held[l.piece]! }))
+  }
+}

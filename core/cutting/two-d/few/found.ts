@@ -1,0 +1,83 @@
+/** Sets of pieces that fill a sheet, each once, with the least that it wastes. Sets are bits of some numbers. */
+export class Found {
+  top = 0
+  sets: Int32Array
+  waste: Float64Array
+  private slots: Int32Array
+
+  /** @param words how many numbers the bits of a set take */
+  constructor(readonly words: number) {
+    this.sets = new Int32Array(1024 * words)
+    this.waste = new Float64Array(1024)
+    this.slots = new Int32Array(4096).fill(-1)
+  }
+
+  /** @param waste mm² */
+  add(set: Int32Array, waste: number): void {
+    const { words } = this
+    const slot = this.slotOf(set, 0)
+    const known = this.slots[slot]!
+    if (known >= 0) {
+      if (waste < this.waste[known]!) this.waste[known] = waste
+      return
+    }
+    if (this.top === this.waste.length) {
+      this.grow()
+      this.add(set, waste)
+      return
+    }
+    this.slots[slot] = this.top
+    for (let k = 0; k < words; k++) this.sets[this.top * words + k] = set[k]!
+    this.waste[this.top++] = waste
+  }
+
+  /** Whether one of them holds a piece. */
+  holds(at: number, piece: number): boolean {
+    return ((this.sets[at * this.words + (piece >> 5)]! >>> (piece & 31)) & 1) === 1
+  }
+
+  /** Whether two of them have a piece in common. */
+  meet(one: number, other: number): boolean {
+    const { sets, words } = this
+    for (let k = 0; k < words; k++) if ((sets[one * words + k]! & sets[other * words + k]!) !== 0) return true
+    return false
+  }
+
+  /** Adds the pieces of one of them to a set. */
+  addTo(set: Int32Array, at: number): void {
+    for (let k = 0; k < this.words; k++) set[k]! |= this.sets[at * this.words + k]!
+  }
+
+  /** Adds up how many of the first so many in a list hold each piece. */
+  count(list: Int32Array, length: number, holding: Int32Array): void {
+    const { sets, words } = this
+    for (let i = 0; i < length; i++)
+      for (let k = 0; k < words; k++)
+        for (let bits = sets[list[i]! * words + k]!; bits !== 0; bits &= bits - 1)
+          holding[(k << 5) + 31 - Math.clz32(bits & -bits)]!++
+  }
+
+  private grow(): void {
+    const { words, top } = this
+    const [sets, waste] = [new Int32Array(2 * top * words), new Float64Array(2 * top)]
+    sets.set(this.sets)
+    waste.set(this.waste)
+    ;[this.sets, this.waste] = [sets, waste]
+    this.slots = new Int32Array(8 * top).fill(-1)
+    for (let i = 0; i < top; i++) this.slots[this.slotOf(sets, i * words)] = i
+  }
+
+  /** Where a set lies, or would. */
+  private slotOf(set: Int32Array, from: number): number {
+    const { words, slots, sets } = this
+    let hash = 0
+    for (let k = 0; k < words; k++) hash = Math.imul(hash ^ set[from + k]!, 0x9e3779b1) ^ (hash >>> 15)
+    for (let at = (hash ^ (hash >>> 13)) & (slots.length - 1); ; at = (at + 1) & (slots.length - 1)) {
+      const known = slots[at]!
+      if (known < 0) return at
+      let same = true
+      for (let k = 0; k < words && same; k++) same = sets[known * words + k] === set[from + k]
+      if (same) return at
+    }
+  }
+}

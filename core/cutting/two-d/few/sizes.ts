@@ -1,0 +1,78 @@
+/** Blocks whose sizes lie in one square of this side are looked at together, mm. */
+const CELL = 24
+
+/** Blocks by what they take along one axis and by how far they reach across it. */
+export class Sizes {
+  private readonly rows: number
+  private readonly columns: number
+  private readonly firstRow: number
+  /** Where the blocks of each square begin: all squares of a row one after the other, so that neighbours in it lie together. */
+  private readonly first: Int32Array
+  private readonly blocks: Int32Array
+
+  /** @param top how many blocks there are, @param along what they take, @param across how far they reach, mm */
+  constructor(
+    top: number,
+    private readonly along: Float64Array,
+    private readonly across: Float64Array,
+  ) {
+    let [long, wide, short] = [0, 0, Infinity]
+    for (let i = 0; i < top; i++) {
+      long = Math.max(long, along[i]!)
+      wide = Math.max(wide, across[i]!)
+      short = Math.min(short, along[i]!)
+    }
+    this.rows = Math.floor(long / CELL) + 1
+    this.columns = Math.floor(wide / CELL) + 1
+    this.firstRow = Math.floor(Math.min(short, long) / CELL)
+    this.first = new Int32Array(this.rows * this.columns + 1)
+    const cell = (i: number): number => Math.floor(along[i]! / CELL) * this.columns + Math.floor(across[i]! / CELL)
+    for (let i = 0; i < top; i++) this.first[cell(i) + 1]!++
+    for (let c = 1; c < this.first.length; c++) this.first[c]! += this.first[c - 1]!
+    const next = this.first.slice()
+    this.blocks = new Int32Array(top)
+    for (let i = 0; i < top; i++) this.blocks[next[cell(i)]!++] = i
+  }
+
+  /**
+   * Blocks that go into a rectangle and reach across it, with no more wasted beside them.
+   * @param length mm, @param width mm, @param waste mm²
+   * @param at is told each
+   */
+  reaching(length: number, width: number, waste: number, at: (block: number) => void): void {
+    const { first, blocks, columns, along, across } = this
+    const last = Math.min(columns - 1, Math.floor(width / CELL))
+    const end = Math.min(this.rows - 1, Math.floor(length / CELL))
+    for (let row = this.firstRow; row <= end; row++) {
+      const least = width - waste / Math.max(1, row * CELL)
+      const column = Math.max(0, Math.floor(least / CELL))
+      if (column > last) continue
+      const until = first[row * columns + last + 1]!
+      for (let i = first[row * columns + column]!; i < until; i++) {
+        const block = blocks[i]!
+        const takes = along[block]!
+        const reaches = across[block]!
+        if (takes <= length && reaches <= width && (width - reaches) * takes <= waste) at(block)
+      }
+    }
+  }
+
+  /** Blocks that fill a rectangle, with no more wasted beside them. */
+  filling(length: number, width: number, waste: number, at: (block: number) => void): void {
+    const { first, blocks, columns, along, across } = this
+    const least = length * width - waste
+    const last = Math.min(columns - 1, Math.floor(width / CELL))
+    const begin = Math.max(this.firstRow, Math.floor(least / width / CELL))
+    for (let row = Math.min(this.rows - 1, Math.floor(length / CELL)); row >= begin; row--) {
+      const column = Math.max(0, Math.floor(least / Math.min(length, (row + 1) * CELL) / CELL))
+      if (column > last) break
+      const until = first[row * columns + last + 1]!
+      for (let i = first[row * columns + column]!; i < until; i++) {
+        const block = blocks[i]!
+        const takes = along[block]!
+        const reaches = across[block]!
+        if (takes <= length && reaches <= width && takes * reaches >= least) at(block)
+      }
+    }
+  }
+}

@@ -1,0 +1,234 @@
+import fc from 'fast-check'
+import { describe, expect, it } from 'vitest'
+import { randomFrom } from '#core/cutting/random'
+import { AllWays } from '#core/cutting/two-d/all-ways'
+import { FewBlocks, MOST_IN_BLOCK } from '#core/cutting/two-d/few/blocks'
+import { FewEach } from '#core/cutting/two-d/few/few-each'
+import { Found } from '#core/cutting/two-d/few/found'
+import { FullOfFew } from '#core/cutting/two-d/few/full'
+import { lyingFull } from '#core/cutting/two-d/few/lying'
+import { piecesIn, SetsOfSheets } from '#core/cutting/two-d/few/sets'
+import { Sizes } from '#core/cutting/two-d/few/sizes'
+import { readInstance } from '#core/cutting/read-instance'
+import { pose } from '#core/cutting/two-d/problem'
+import { areaOfAll, sameTogether, stockWithin, type Problem, type Shape } from '#core/cutting/two-d/sheets'
+import { layOut } from '#core/cutting/two-d/solve'
+import { panelsOfSeveralSheets, type Known } from './cut-instances'
+import { faultsOf, meansOf, SHEET, shapeOf, sheetOf, shrunk } from './cut-problems'
+
+const ALL = { blocks: Infinity, over: () => false }
+const wordsFor = (pieces: readonly Shape[]): number => (pieces.length + 31) >> 5
+
+/** The problem of an instance, and what its best plan costs. */
+function posed({ instance, best }: Known): { problem: Problem; limit: number } {
+  const read = readInstance(JSON.stringify(instance))
+  if (!read.ok) throw new Error('not an instance')
+  const { problem } = pose(read.instance)
+  return { problem, limit: best * problem.sheets[0]!.cost }
+}
+
+/** All sets that fill the sheet, by the pieces in them, with what they waste. */
+function setsOf(pieces: readonly Shape[], limit: number): Map<string, number> {
+  const found = new Map<string, number>()
+  new FullOfFew(pieces, SHEET, limit).all(ALL, (set, waste) => {
+    const name = piecesIn(set, pieces.length, true).join()
+    found.set(name, Math.min(waste, found.get(name) ?? Infinity))
+  })
+  return found
+}
+
+describe('blocks of few pieces', () => {
+  it('are each made once, waste no more than they may and go into the sheet', () => {
+    const pieces = [
+      shapeOf(300, 200, true),
+      shapeOf(290, 210, false),
+      shapeOf(250, 250, false),
+      shapeOf(120, 400, true),
+    ]
+    const blocks = new FewBlocks(SHEET, 1, 10_000)
+    expect(blocks.build(pieces, 20_000)).toBe(true)
+    const names = new Set<string>()
+    for (let i = 0; i < blocks.top; i++) {
+      const held = piecesIn(blocks.sets.subarray(i, i + 1), pieces.length, true)
+      const net = held.reduce((sum, p) => sum + pieces[p]!.area, 0)
+      expect(held.length).toBeLessThanOrEqual(MOST_IN_BLOCK)
+      expect(blocks.waste[i]).toBeCloseTo(blocks.l[i]! * blocks.w[i]! - net, 3)
+      expect(blocks.waste[i]).toBeLessThanOrEqual(20_000)
+      expect(blocks.l[i]! <= SHEET.l && blocks.w[i]! <= SHEET.w).toBe(true)
+      names.add([blocks.axis[i], blocks.one[i], blocks.other[i]].join())
+    }
+    expect(names.size).toBe(blocks.top)
+  })
+
+  it('are no more than may be made', () => {
+    const blocks = new FewBlocks(SHEET, 1, 5)
+    expect(blocks.build(new Array<Shape>(6).fill(shapeOf(100, 100, false)), 1000)).toBe(false)
+    expect(blocks.top).toBe(5)
+  })
+
+  it('are found by their sizes: all that reach across a rectangle, or fill it, with so much wasted beside them', () => {
+    const size = fc.double({ min: 5, max: 700, noNaN: true })
+    const sizes = fc.array(fc.tuple(size, size), { minLength: 1, maxLength: 60 })
+    fc.assert(
+      fc.property(sizes, size, size, fc.double({ min: 0, max: 90_000, noNaN: true }), (all, length, width, waste) => {
+        const [along, across] = [0, 1].map((k) => Float64Array.from(all, (s) => s[k]!)) as [Float64Array, Float64Array]
+        const by = new Sizes(all.length, along, across)
+        const goes = [...all.keys()].filter((i) => along[i]! <= length && across[i]! <= width)
+        const told = (is: 'reaching' | 'filling'): number[] => {
+          const found: number[] = []
+          by[is](length, width, waste, (i) => found.push(i))
+          return found.sort((a, b) => a - b)
+        }
+        expect(told('reaching')).toEqual(goes.filter((i) => (width - across[i]!) * along[i]! <= waste))
+        expect(told('filling')).toEqual(goes.filter((i) => along[i]! * across[i]! >= length * width - waste))
+      }),
+      { numRuns: 300, seed: 3 },
+    )
+  })
+})
+
+describe('full sheets of few pieces', () => {
+  it('are found however a sheet was cut into six, among others, and lie as they are told', () => {
+    for (let seed = 1; seed <= 20; seed++) {
+      const own = shrunk(seed, [SHEET], 6, seed % 3 === 0 ? 12 : 0, seed % 2 === 0)
+      const pieces = [...own, ...shrunk(seed + 100, [SHEET], 9, 5, seed % 2 === 0)]
+      const waste = SHEET.area - own.reduce((sum, p) => sum + p.area, 0)
+      const found = setsOf(pieces, waste + 1)
+      expect(found.get('0,1,2,3,4,5'), `seed ${seed}`).toBeCloseTo(waste, 1)
+      for (const [name, wasted] of found) {
+        const held = name.split(',').map((p) => pieces[Number(p)]!)
+        const lying = lyingFull(held, SHEET, wasted)
+        expect(faultsOf({ ...sameTogether(held), sheets: [SHEET] }, { laid: [{ sheet: 0, lying }], left: [], cost: SHEET.cost })).toEqual([]) // prettier-ignore
+      }
+    }
+  })
+
+  it('are all that there are of five pieces', () => {
+    // of so few there is no way to cut them that is not gone through; all ways pass over what wastes much in a small part
+    const pieces = shrunk(7, [SHEET, SHEET], 5, 30, true)
+    const limit = 0.08 * SHEET.area
+    const found = setsOf(pieces, limit)
+    const allWays = new AllWays()
+    let compared = 0
+    for (let set = 1; set < 2 ** pieces.length; set++) {
+      const held = pieces.filter((_, p) => (set >> p) & 1)
+      const waste = SHEET.area - held.reduce((sum, p) => sum + p.area, 0)
+      if (waste < 0 || waste > limit || held.length > 6) continue
+      if (allWays.fill({ ...sameTogether(held), sheets: [SHEET] }, SHEET, () => false) === null) continue
+      compared++
+      expect(found.has(piecesIn(Int32Array.of(set), pieces.length, true).join())).toBe(true)
+    }
+    expect(compared).toBeGreaterThan(1)
+  })
+
+  it('end when so many blocks were taken away, and when the time is up', () => {
+    const pieces = shrunk(3, [SHEET, SHEET, SHEET], 6, 20, true)
+    const full = (): FullOfFew => new FullOfFew(pieces, SHEET, 0.05 * SHEET.area)
+    expect(full().all(ALL, () => {})).toBe(true)
+    expect(full().all({ ...ALL, blocks: 10 }, () => {})).toBe(false)
+    expect(full().all({ blocks: 1e6, over: () => true }, () => {})).toBe(false)
+  })
+})
+
+describe('sets found', () => {
+  it('are each kept once, with the least that was wasted, however many there are', () => {
+    const found = new Found(2)
+    const random = randomFrom(5)
+    const known = new Map<string, number>()
+    for (let i = 0; i < 9000; i++) {
+      const set = Int32Array.of(Math.floor(random() * 50) << 20, Math.floor(random() * 80))
+      const waste = Math.floor(random() * 1000)
+      found.add(set, waste)
+      known.set(set.join(), Math.min(waste, known.get(set.join()) ?? Infinity))
+    }
+    expect(found.top).toBe(known.size)
+    for (let i = 0; i < found.top; i++)
+      expect(found.waste[i]).toBe(known.get(found.sets.slice(2 * i, 2 * i + 2).join()))
+  })
+})
+
+describe('sets of full sheets', () => {
+  const pieces = Array.from({ length: 40 }, () => shapeOf(100, 100, false))
+  /** Sheets of two pieces of 40 that waste as much as is told. */
+  const of = (...sheets: [number, number, waste: number][]): Found => {
+    const found = new Found(wordsFor(pieces))
+    for (const [a, b, waste] of sheets) {
+      const set = new Int32Array(2)
+      for (const p of [a, b]) set[p >> 5]! |= 1 << (p & 31)
+      found.add(set, waste)
+    }
+    return found
+  }
+  const chosenOf = (found: Found, count: number, slack: number): Set<string> => {
+    const sets = new Set<string>()
+    const means = meansOf(1)
+    const few = pieces.slice(0, 2 * count)
+    new SetsOfSheets(few, found, { area: 20_000, count, slack }, means).leavingOne({ chosen: 1000, afterTwo: 100 }, ({ chosen }) => {
+      sets.add([...chosen].sort((a, b) => a - b).join())
+      return false
+    }) // prettier-ignore
+    return sets
+  }
+
+  it('have no piece in common, waste no more than they may and leave one', () => {
+    // only one holds the last piece, and with it one the second
+    const found = of([0, 1, 5], [2, 3, 5], [1, 2, 1], [0, 4, 7], [4, 5, 9])
+    expect(chosenOf(found, 3, 10)).toEqual(new Set(['0,1']))
+    expect(chosenOf(found, 3, 9)).toEqual(new Set())
+    expect(chosenOf(of([0, 1, 5]), 3, 20)).toEqual(new Set())
+    // three of four, each with the first
+    const all = of([0, 1, 5], [0, 2, 5], [0, 3, 5], [1, 2, 1], [1, 3, 1], [2, 3, 1])
+    expect(chosenOf(all, 2, 9)).toEqual(new Set(['0', '1', '2']))
+  })
+
+  it('are told with the pieces in them, of more than 32 too', () => {
+    const found = of([0, 39, 1], [31, 32, 1])
+    new SetsOfSheets(pieces, found, { area: 1e6, count: 3, slack: 5 }, meansOf(1)).leavingOne({ chosen: 99, afterTwo: 9 }, (set) => {
+      expect(piecesIn(set.covered, 40, true)).toEqual([0, 31, 32, 39])
+      return true
+    }) // prettier-ignore
+    expect.assertions(1)
+  })
+})
+
+describe('few pieces in each sheet', () => {
+  const few = (seed: number, rounds: number): void => {
+    const { problem, limit } = posed(panelsOfSeveralSheets(seed))
+    const search = new FewEach(problem, limit, meansOf(1))
+    let plan = search.next()
+    for (let i = 1; i < rounds && !plan; i++) plan = search.next()
+    expect(plan, `seed ${seed}`).not.toBeNull()
+    expect(plan!.cost).toBeLessThanOrEqual(limit)
+    expect(faultsOf(problem, plan!)).toEqual([])
+  }
+
+  it('come out by full sheets that go together', () => few(61118, 8))
+
+  it('come out of seven pieces each where a fiftieth may be wasted', () => few(61148, 8))
+
+  it('are looked for by a whole search, which comes out within a few rounds', () => {
+    const { problem, limit } = posed(panelsOfSeveralSheets(61148))
+    const means = { ...meansOf(1), rounds: 30, beside: 1 }
+    let least = Infinity
+    for (const plan of layOut(problem, means)) if (plan.left.length === 0) least = Math.min(least, plan.cost)
+    expect(least).toBeLessThanOrEqual(limit)
+  })
+
+  it('are more than two equal sheets of so few, and not too many in all', () => {
+    const on = (pieces: number, sheets: number): boolean => {
+      const problem = { ...sameTogether(new Array<Shape>(pieces).fill(shapeOf(200, 200, true))), sheets: [sheetOf(1000, 1000, sheets)] } // prettier-ignore
+      return FewEach.isFor(problem, stockWithin(problem, Infinity))
+    }
+    expect([on(30, 3), on(31, 3), on(20, 2), on(150, 20), on(151, 20)]).toEqual([true, false, false, true, false])
+    const two = { ...sameTogether([shapeOf(200, 200, true)]), sheets: [sheetOf(900, 900, 2), sheetOf(800, 800, 2)] }
+    expect(FewEach.isFor(two, stockWithin(two, Infinity))).toBe(false)
+  })
+
+  it('are none where there is too much for the sheets, or nothing goes together', () => {
+    const large = sameTogether(new Array<Shape>(4).fill(shapeOf(700, 700, true)))
+    const problem = { ...large, sheets: [sheetOf(1000, 1000, 3)] }
+    expect(areaOfAll(problem)).toBeLessThan(3e6)
+    const search = new FewEach(problem, Infinity, meansOf(1))
+    for (let i = 0; i < 40; i++) expect(search.next()).toBeNull()
+  })
+})
