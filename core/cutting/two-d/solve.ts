@@ -11,7 +11,7 @@ import { OneByOne } from './one-by-one'
 import { inSpanningRows } from './rows'
 import { SlicingSearch } from './slicing/search'
 import { stateOf } from './tree-of'
-import { areaOf, areaOfAll, stockWithin, type Problem } from './sheets'
+import { areaOf, areaOfAll, roomOf, stockWithin, type Problem } from './sheets'
 
 /** Steps with single pieces, and sheets filled anew, that take about as long. */
 const STEPS = 3000
@@ -26,6 +26,9 @@ const NEARER = 2
 /** Where this part of the sheets may be wasted, single pieces go on so often for each time that sheets are filled anew. */
 const ROOMY = 0.02
 const MOSTLY = 5
+
+/** Where a plan within the limit may waste more than this part of its sheets, blocks that fit are no use, though the least would want them. */
+const LOOSE = 0.05
 
 /** Where sheets are best filled one by one the other ways come in one of so many rounds; else in every other. */
 const SELDOM = 4
@@ -132,13 +135,15 @@ class Cheaper {
   ) {
     this.roomy = full.slack > ROOMY * (full.slack + areaOfAll(problem))
     this.tight = full.isTight
-    this.loose = full.play(1) === null
     this.single = new LimitSearch(problem, limit, means.random, PATIENT)
     this.sheets = new Refill(problem, limit, from, means.random, means.over, full.add, full)
     this.trees = new SlicingSearch(problem, limit, means)
     this.filling = fillingFor(problem, limit, this.trees, means)
-    const isFew = FewEach.isFor(problem, stockWithin(problem, limit))
-    this.few = isFew ? new FewEach(problem, limit, means) : null
+    const stock = stockWithin(problem, limit)
+    const room = roomOf(problem, stock)
+    const isLoose = room - areaOfAll(problem) > LOOSE * room
+    this.loose = isLoose || full.play(1) === null
+    this.few = !isLoose && FewEach.isFor(problem, stock) ? new FewEach(problem, limit, means) : null
   }
 
   /** @returns the plan within the limit that leaves least */
@@ -153,9 +158,10 @@ class Cheaper {
     this.single.run({ over: this.means.over, steps: BRIEFLY })
   }
 
-  /** Few pieces in each sheet have every other turn of their own. @returns whether they had it */
+  /** Few pieces in each sheet have every other turn of their own, in searches beside the first most. @returns whether they had it */
   private fillFewEach(): boolean {
-    if (!this.few || this.turns++ % 2 > 0) return false
+    const of = (this.means.beside ?? 0) > 0 ? SELDOM : 2
+    if (!this.few || this.turns++ % of === of - 1) return false
     const found = this.few.next()
     if (found) this.sheets.offer(found)
     return true

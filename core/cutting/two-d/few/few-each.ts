@@ -12,15 +12,19 @@ import { piecesIn, SetsOfSheets, type Open } from './sets'
 const FEW_EACH = 10
 const MOST_PIECES = 150
 
-/** Of what a sheet may waste on average a full one wastes this part at first, and then more and more. */
+/** Of equal pieces each is told apart, which makes many lists of one: so many sizes for each piece there have to be. */
+const DIFFERENT = 0.7
+
+/** Of what a sheet may waste on average a full one wastes this part at first, but no more than this part of it; then more and more. */
 const FIRST = 0.75
+const LITTLE = 0.025
 const WIDER = 1.12
 
-/** How many blocks are taken away to find full sheets: that takes one to two seconds. */
-const BLOCKS = 800_000
+/** How many blocks are laid to find full sheets: that takes one to two seconds. */
+const BLOCKS = 1_000_000
 
 /** How many sheets are chosen in a round; and after each second one at first, more where that comes to its end. */
-const CHOSEN = 150_000
+const CHOSEN = 100_000
 const AFTER_TWO = 100
 const MORE = 4
 
@@ -37,7 +41,8 @@ export class FewEach {
   /** What all sheets may waste, mm². */
   private readonly slack: number
   private readonly allWays = new AllWays()
-  private share = FIRST
+  /** What a full sheet may waste, mm². */
+  private most: number
   private found: Found | null = null
   /** With more waste there are too many full sheets. */
   private isWidest = false
@@ -45,10 +50,11 @@ export class FewEach {
   private goTogether = false
   private afterTwo = AFTER_TWO
 
-  /** Whether it is of use: more than two equal sheets, with few pieces each. */
-  static isFor({ pieces }: Problem, stock: readonly number[]): boolean {
+  /** Whether it is of use: more than two equal sheets, with few pieces each, most of which differ. */
+  static isFor({ pieces, shapes }: Problem, stock: readonly number[]): boolean {
     const most = Math.min(MOST_PIECES, FEW_EACH * stock.length)
-    return stock.length > 2 && pieces.length <= most && stock.every((s) => s === stock[0])
+    const differ = shapes.length > DIFFERENT * pieces.length
+    return stock.length > 2 && pieces.length <= most && differ && stock.every((s) => s === stock[0])
   }
 
   /** @param limit what the sheets may cost, mm² */
@@ -63,6 +69,7 @@ export class FewEach {
     this.sheet = problem.sheets[this.kind]!
     this.sheets = stock.length
     this.slack = this.sheets * this.sheet.area - areaOfAll(problem)
+    this.most = Math.min((FIRST * this.slack) / this.sheets, LITTLE * this.sheet.area)
   }
 
   /** @returns a plan with all pieces; null where this round came to none */
@@ -81,12 +88,12 @@ export class FewEach {
 
   /** Lists full sheets; where there are too many for all, those of the time before are better, if any of them go together. */
   private list(): void {
-    const { pieces, sheet, sheets, slack, means } = this
-    const full = new FullOfFew(pieces, sheet, Math.min(slack, (this.share * slack) / sheets))
+    const { pieces, sheet, slack, most, means } = this
+    const full = new FullOfFew(pieces, sheet, Math.min(slack, most))
     const found = new Found(full.blocks.words)
     const all = full.all({ blocks: BLOCKS, over: means.over }, (set, waste) => found.add(set, waste))
-    this.isWidest = !all || this.share >= sheets
-    this.share *= WIDER
+    this.isWidest = !all || most >= slack
+    this.most *= WIDER
     if (!all && this.goTogether) return
     this.found = found
     this.afterTwo = AFTER_TWO

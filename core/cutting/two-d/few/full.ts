@@ -16,7 +16,7 @@ export interface Way {
   readonly last: number
 }
 
-/** How many blocks are taken away at most. */
+/** How many blocks are laid at most: taken away from a sheet, or filling the rest of it. */
 export interface Effort {
   readonly blocks: number
   readonly over: () => boolean
@@ -26,7 +26,7 @@ export interface Effort {
 type At = (set: Int32Array, waste: number, way: () => Way) => void
 
 /** The clock is asked once in so many of them. */
-const SELDOM = 1024
+const SELDOM = 256
 
 /**
  * All sets of few pieces that fill a sheet with little waste: blocks of up to three pieces are taken away from it edge to edge,
@@ -59,7 +59,7 @@ export class FullOfFew {
   }
 
   /**
-   * Goes through all of them, until so many blocks were taken away or the time is up.
+   * Goes through all of them, until so many blocks were laid or the time is up.
    * @param at is told each set, some more than once
    * @returns whether it came to its end
    */
@@ -77,7 +77,7 @@ export class FullOfFew {
     if (taken.length > 0)
       this.along.filling(l, w, spare, (last) => {
         const wasted = l * w - blocks.l[last]! * blocks.w[last]! + blocks.waste[last]!
-        if (wasted > spare || !this.isFree(last)) return
+        if (wasted > spare || !this.isFree(last) || !this.goesOn()) return
         this.turn(last)
         at(set, waste + wasted, () => ({ taken: [...taken], last }))
         this.turn(last)
@@ -90,7 +90,7 @@ export class FullOfFew {
       sizes.reaching(length, width, spare, (next) => {
         const wasted = blocks.waste[next]! + (width - reaches[next]!) * takes[next]!
         if (wasted > spare || blocks.axis[next] === now || (axis === now && next < block) || !this.isFree(next)) return
-        if (this.left-- <= 0 || (this.left % SELDOM === 0 && this.isOver())) return
+        if (!this.goesOn()) return
         this.turn(next)
         taken.push({ block: next, axis: now })
         const rest = length - takes[next]!
@@ -101,9 +101,11 @@ export class FullOfFew {
     }
   }
 
-  private isOver(): boolean {
-    if (this.over()) this.left = 0
-    return this.left === 0
+  /** Counts one more that is laid. @returns whether there is work and time left for it */
+  private goesOn(): boolean {
+    if (this.left-- > 0 && (this.left % SELDOM !== 0 || !this.over())) return true
+    this.left = 0
+    return false
   }
 
   private isFree(block: number): boolean {

@@ -17,7 +17,7 @@ export interface Sheets {
   readonly slack: number
 }
 
-/** How many sheets are chosen at most, and how many after each second one: so there are many beginnings. */
+/** How many sheets are chosen at most, fewer where there are many to choose from; and how many after each second one: so there are many beginnings. */
 export interface Course {
   readonly chosen: number
   readonly afterTwo: number
@@ -26,8 +26,11 @@ export interface Course {
 /** Sheets that waste little come first, but for so much by chance, in parts of what they waste. */
 const [LEAST, RANGE] = [0.5, 1]
 
+/** To look through so many sheets takes as long as to choose one. */
+const LOOKED_THROUGH = 256
+
 /** The clock is asked once in so many of them. */
-const SELDOM = 256
+const SELDOM = 64
 
 /** The pieces that a set of them, as bits, has or has not. */
 export const piecesIn = (set: Int32Array, count: number, has: boolean): number[] =>
@@ -47,6 +50,7 @@ export class SetsOfSheets {
   private readonly holding: Int32Array
   private readonly chosen: number[] = []
   private left = 0
+  private asked = 0
 
   constructor(
     pieces: readonly Shape[],
@@ -89,7 +93,8 @@ export class SetsOfSheets {
   ): boolean {
     const { chosen, found } = this
     const level = chosen.length
-    if (this.left-- <= 0 || budget.left-- <= 0 || (this.left % SELDOM === 0 && this.isOver())) return false
+    this.left -= 1 + going / LOOKED_THROUGH
+    if (this.left <= 0 || budget.left-- <= 0 || (++this.asked % SELDOM === 0 && this.isOver())) return false
     if (level === this.sheets.count - 1) return at({ covered, chosen: [...chosen] })
     const rarest = this.rarest(going, covered)
     if (rarest < 0) return false
