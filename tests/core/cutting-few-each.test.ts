@@ -14,7 +14,7 @@ import { pose } from '#core/cutting/two-d/problem'
 import { areaOfAll, sameTogether, stockWithin, type Problem, type Shape } from '#core/cutting/two-d/sheets'
 import { layOut } from '#core/cutting/two-d/solve'
 import { panelsOfSeveralSheets, type Known } from './cut-instances'
-import { faultsOf, meansOf, SHEET, shapeOf, sheetOf, shrunk } from './cut-problems'
+import { faultsOf, meansOf, problemOf, SHEET, shapeOf, sheetOf, shrunk } from './cut-problems'
 
 const ALL = { blocks: Infinity, over: () => false }
 const wordsFor = (pieces: readonly Shape[]): number => (pieces.length + 31) >> 5
@@ -207,6 +207,37 @@ describe('few pieces in each sheet', () => {
   }
 
   it('come out by full sheets that go together', () => few(61118, 8))
+
+  it('come out of ten pieces each, though to fill the last sheet takes long then', () => {
+    const limit = 4 * SHEET.cost
+    for (const [seed, comes] of [
+      [1, false],
+      [2, true],
+      [3, true],
+    ] as const) {
+      // prettier-ignore
+      const problem = problemOf(seed, 4, 10, 12, true)
+      const search = new FewEach(problem, limit, meansOf(1))
+      let plan = search.next()
+      for (let i = 1; i < 4 && !plan; i++) plan = search.next()
+      if (plan) expect(faultsOf(problem, plan)).toEqual([])
+      if (comes) expect(plan, `seed ${seed}`).not.toBeNull()
+    }
+  })
+
+  it('begin with less waste where there are too many full sheets', () => {
+    // a hundred that may be turned, with a thirtieth to waste: the first list is not complete
+    const problem = problemOf(1, 10, 10, 15, true)
+    const search = new FewEach(problem, 10 * SHEET.cost, meansOf(1))
+    const listed: number[] = []
+    for (let i = 0; i < 5; i++) {
+      expect(search.next()).toBeNull()
+      listed.push(search.listed)
+    }
+    expect(listed[0]).toBe(0)
+    expect(listed[4]).toBeGreaterThan(10)
+    expect(listed[4]).toBeGreaterThan(listed[3]!)
+  })
 
   it('come out of seven pieces each where a fiftieth may be wasted', () => few(61148, 8))
 

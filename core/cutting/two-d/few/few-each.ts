@@ -20,13 +20,19 @@ const FIRST = 0.75
 const LITTLE = 0.025
 const WIDER = 1.12
 
+/** Where there are too many of those, it begins with half of it, but with this at least, which is nothing: mm². */
+const NOTHING = 1
+
 /** How many blocks are laid to find full sheets: that takes one to two seconds. */
 const BLOCKS = 1_000_000
 
 /** How many sheets are chosen in a round; and after each second one at first, more where that comes to its end. */
-const CHOSEN = 100_000
+const CHOSEN = 150_000
 const AFTER_TWO = 100
 const MORE = 4
+
+/** The last sheet is filled so often in a round, with as many pieces as all ways are for; three times as often with one less. */
+const LASTS = 10
 
 /**
  * Fills equal sheets with few pieces each. There all sets of pieces that fill a sheet with little waste can be listed, thousands
@@ -49,6 +55,8 @@ export class FewEach {
   /** Of the full sheets such were found that go together and leave one sheet. */
   private goTogether = false
   private afterTwo = AFTER_TWO
+  /** Pieces that the last sheet was tried with. */
+  private readonly tried = new Set<string>()
 
   /** Whether it is of use: more than two equal sheets, with few pieces each, most of which differ. */
   static isFor({ pieces, shapes }: Problem, stock: readonly number[]): boolean {
@@ -69,7 +77,12 @@ export class FewEach {
     this.sheet = problem.sheets[this.kind]!
     this.sheets = stock.length
     this.slack = this.sheets * this.sheet.area - areaOfAll(problem)
-    this.most = Math.min((FIRST * this.slack) / this.sheets, LITTLE * this.sheet.area)
+    this.most = Math.max(NOTHING, Math.min((FIRST * this.slack) / this.sheets, LITTLE * this.sheet.area))
+  }
+
+  /** How many full sheets are listed. */
+  get listed(): number {
+    return this.found?.top ?? 0
   }
 
   /** @returns a plan with all pieces; null where this round came to none */
@@ -89,9 +102,13 @@ export class FewEach {
   /** Lists full sheets; where there are too many for all, those of the time before are better, if any of them go together. */
   private list(): void {
     const { pieces, sheet, slack, most, means } = this
-    const full = new FullOfFew(pieces, sheet, Math.min(slack, most))
+    const full = new FullOfFew(pieces, sheet, most)
     const found = new Found(full.blocks.words)
     const all = full.all({ blocks: BLOCKS, over: means.over }, (set, waste) => found.add(set, waste))
+    if (!all && !this.found && most > NOTHING) {
+      this.most = Math.max(NOTHING, most / 2)
+      return
+    }
     this.isWidest = !all || most >= slack
     this.most *= WIDER
     if (!all && this.goTogether) return
@@ -102,28 +119,31 @@ export class FewEach {
   /** Chooses full sheets that go together. @returns where the pieces of each sheet lie */
   private choose(found: Found): Lying[][] | null {
     const { pieces, sheet, sheets, slack, means } = this
-    const sets = new SetsOfSheets(pieces, found, { area: sheet.area, count: sheets, slack }, means)
+    const sets = new SetsOfSheets(pieces, found, { area: sheet.area, count: sheets, slack: slack + NOTHING }, means)
     let laid: Lying[][] | null = null
-    let open = 0
+    let [open, lasts] = [0, 0]
     const ended = sets.leavingOne({ chosen: CHOSEN, afterTwo: this.afterTwo }, (set) => {
       open++
-      laid = this.withLast(found, set)
-      return laid !== null
+      const left = piecesIn(set.covered, pieces.length, false)
+      const name = left.join()
+      if (left.length > FEW || this.tried.has(name)) return false
+      this.tried.add(name)
+      laid = this.withLast(found, set, left)
+      lasts += 3 ** (left.length - FEW)
+      return laid !== null || lasts > LASTS
     })
     if (ended) this.afterTwo *= MORE
     this.goTogether = open > 0
     return laid
   }
 
-  private withLast(found: Found, { covered, chosen }: Open): Lying[][] | null {
-    const left = piecesIn(covered, this.pieces.length, false)
+  private withLast(found: Found, { chosen }: Open, left: readonly number[]): Lying[][] | null {
     const last = this.last(left)
     return last && [...chosen.map((c) => this.lyingIn(found, c)), last]
   }
 
   private last(left: readonly number[]): Lying[] | null {
     if (left.length === 0) return []
-    if (left.length > FEW) return null
     const shapes = left.map((p) => this.pieces[p]!)
     const problem = { shapes, pieces: shapes.map((_, i) => i), sheets: [this.sheet] }
     const lying = this.allWays.fill(problem, this.sheet, this.means.over)
