@@ -258,13 +258,15 @@ describe('few pieces in each sheet', () => {
   })
 
   it('are more than two equal sheets of so few that differ, and not too many in all', () => {
-    const on = (pieces: number, sheets: number, sizes = pieces): boolean => {
-      const shapes = Array.from({ length: pieces }, (_, i) => shapeOf(200 + (i % sizes), 150, true))
+    // each a hundredth of a sheet short of its share
+    const on = (pieces: number, sheets: number, sizes = pieces, short = 0.01): boolean => {
+      const shapes = Array.from({ length: pieces }, (_, i) => shapeOf(200 + (i % sizes), 1e6 * ((sheets / pieces) * (1 - short)) / (200 + (i % sizes)), true)) // prettier-ignore
       const problem = { ...sameTogether(shapes), sheets: [sheetOf(1000, 1000, sheets)] }
       return FewEach.isFor(problem, stockWithin(problem, Infinity))
     }
     expect([on(30, 3), on(31, 3), on(20, 2), on(150, 20), on(151, 20)]).toEqual([true, false, false, true, false])
     expect([on(30, 3, 25), on(30, 3, 15)]).toEqual([true, false])
+    expect([on(30, 3, 30, 0.024), on(30, 3, 30, 0.026)]).toEqual([true, false])
     const two = { ...sameTogether([shapeOf(200, 200, true)]), sheets: [sheetOf(900, 900, 2), sheetOf(800, 800, 2)] }
     expect(FewEach.isFor(two, stockWithin(two, Infinity))).toBe(false)
   })

@@ -113,7 +113,7 @@ class Cheaper {
   private readonly filling: readonly Pick<OneByOne, 'next'>[]
   private fills = 0
   private readonly roomy: boolean
-  /** Where there are few pieces in each sheet. */
+  /** Where there are few pieces in each sheet and something may be wasted, but not much. */
   private readonly few: FewEach | null
   /** Nothing may be wasted. */
   private readonly tight: boolean
@@ -143,7 +143,7 @@ class Cheaper {
     const room = roomOf(problem, stock)
     const isLoose = room - areaOfAll(problem) > LOOSE * room
     this.loose = isLoose || full.play(1) === null
-    this.few = !isLoose && FewEach.isFor(problem, stock) ? new FewEach(problem, limit, means) : null
+    this.few = !isLoose && !this.tight && FewEach.isFor(problem, stock) ? new FewEach(problem, limit, means) : null
   }
 
   /** @returns the plan within the limit that leaves least */
@@ -160,8 +160,10 @@ class Cheaper {
 
   /** Few pieces in each sheet have every other turn of their own, in searches beside the first most. @returns whether they had it */
   private fillFewEach(): boolean {
-    const of = (this.means.beside ?? 0) > 0 ? SELDOM : 2
-    if (!this.few || this.turns++ % of === of - 1) return false
+    if (!this.few) return false
+    const turn = this.turns++ % SELDOM
+    const has = (this.means.beside ?? 0) > 0 ? turn < SELDOM - 1 : turn % 2 === 0
+    if (!has) return false
     const found = this.few.next()
     if (found) this.sheets.offer(found)
     return true

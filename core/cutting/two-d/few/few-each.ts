@@ -2,7 +2,7 @@ import type { Means } from '../../means'
 import { AllWays, FEW } from '../all-ways'
 import type { Lying } from '../blocks'
 import type { Layout } from '../layout'
-import { areaOfAll, stockWithin, type Problem, type Shape, type Sheet } from '../sheets'
+import { areaOfAll, roomOf, stockWithin, type Problem, type Shape, type Sheet } from '../sheets'
 import { Found } from './found'
 import { FullOfFew } from './full'
 import { lyingFull } from './lying'
@@ -14,6 +14,9 @@ const MOST_PIECES = 150
 
 /** Of equal pieces each is told apart, which makes many lists of one: so many sizes for each piece there have to be. */
 const DIFFERENT = 0.7
+
+/** Where a sheet may waste this part of a piece on average, sheets are best filled one by one. */
+const ONE_BY_ONE = 0.25
 
 /** Of what a sheet may waste on average a full one wastes this part at first, but no more than this part of it; then more and more. */
 const FIRST = 0.75
@@ -58,11 +61,14 @@ export class FewEach {
   /** Pieces that the last sheet was tried with. */
   private readonly tried = new Set<string>()
 
-  /** Whether it is of use: more than two equal sheets, with few pieces each, most of which differ. */
-  static isFor({ pieces, shapes }: Problem, stock: readonly number[]): boolean {
-    const most = Math.min(MOST_PIECES, FEW_EACH * stock.length)
+  /** Whether it is of use: more than two equal sheets, with few pieces each, most of which differ, and little to be wasted. */
+  static isFor(problem: Problem, stock: readonly number[]): boolean {
+    const { pieces, shapes } = problem
+    const isFew = pieces.length <= Math.min(MOST_PIECES, FEW_EACH * stock.length)
     const differ = shapes.length > DIFFERENT * pieces.length
-    return stock.length > 2 && pieces.length <= most && differ && stock.every((s) => s === stock[0])
+    const room = roomOf(problem, stock)
+    const isLittle = ((room - areaOfAll(problem)) / room) * pieces.length < ONE_BY_ONE * stock.length
+    return stock.length > 2 && isFew && differ && isLittle && stock.every((s) => s === stock[0])
   }
 
   /** @param limit what the sheets may cost, mm² */
