@@ -2,14 +2,16 @@ import fc from 'fast-check'
 import { describe, expect, it } from 'vitest'
 import { randomFrom } from '#core/cutting/random'
 import { AllWays } from '#core/cutting/two-d/all-ways'
+import { piecesIn, wordsFor } from '#core/cutting/two-d/few/bits'
 import { FewBlocks, MOST_IN_BLOCK } from '#core/cutting/two-d/few/blocks'
 import { FewEach } from '#core/cutting/two-d/few/few-each'
 import { Found } from '#core/cutting/two-d/few/found'
 import { FullOfFew } from '#core/cutting/two-d/few/full'
 import { lyingFull } from '#core/cutting/two-d/few/lying'
-import { piecesIn, SetsOfSheets } from '#core/cutting/two-d/few/sets'
+import { SetsOfSheets } from '#core/cutting/two-d/few/sets'
 import { Sizes } from '#core/cutting/two-d/few/sizes'
 import { readInstance } from '#core/cutting/read-instance'
+import type { Layout } from '#core/cutting/two-d/layout'
 import { pose } from '#core/cutting/two-d/problem'
 import { areaOfAll, sameTogether, stockWithin, type Problem, type Shape } from '#core/cutting/two-d/sheets'
 import { layOut } from '#core/cutting/two-d/solve'
@@ -17,7 +19,6 @@ import { panelsOfSeveralSheets, type Known } from './cut-instances'
 import { faultsOf, meansOf, problemOf, SHEET, shapeOf, sheetOf, shrunk } from './cut-problems'
 
 const ALL = { blocks: Infinity, over: () => false }
-const wordsFor = (pieces: readonly Shape[]): number => (pieces.length + 31) >> 5
 
 /** The problem of an instance, and what its best plan costs. */
 function posed({ instance, best }: Known): { problem: Problem; limit: number } {
@@ -155,7 +156,7 @@ describe('sets of full sheets', () => {
   const pieces = Array.from({ length: 40 }, () => shapeOf(100, 100, false))
   /** Sheets of two pieces of 40 that waste as much as is told. */
   const of = (...sheets: [number, number, waste: number][]): Found => {
-    const found = new Found(wordsFor(pieces))
+    const found = new Found(wordsFor(pieces.length))
     for (const [a, b, waste] of sheets) {
       const set = new Int32Array(2)
       for (const p of [a, b]) set[p >> 5]! |= 1 << (p & 31)
@@ -196,11 +197,24 @@ describe('sets of full sheets', () => {
 })
 
 describe('few pieces in each sheet', () => {
-  const few = (seed: number, rounds: number): void => {
-    const { problem, limit } = posed(panelsOfSeveralSheets(seed))
+  const planOf = (problem: Problem, limit: number, rounds: number): Layout | null => {
     const search = new FewEach(problem, limit, meansOf(1))
     let plan = search.next()
     for (let i = 1; i < rounds && !plan; i++) plan = search.next()
+    return plan
+  }
+
+  /** What the least plan costs that a whole search beside the first comes to in so many rounds. */
+  const leastOf = (problem: Problem, rounds: number): number => {
+    let least = Infinity
+    for (const plan of layOut(problem, { ...meansOf(1), rounds, beside: 1 }))
+      if (plan.left.length === 0) least = Math.min(least, plan.cost)
+    return least
+  }
+
+  const few = (seed: number, rounds: number): void => {
+    const { problem, limit } = posed(panelsOfSeveralSheets(seed))
+    const plan = planOf(problem, limit, rounds)
     expect(plan, `seed ${seed}`).not.toBeNull()
     expect(plan!.cost).toBeLessThanOrEqual(limit)
     expect(faultsOf(problem, plan!)).toEqual([])
@@ -210,19 +224,12 @@ describe('few pieces in each sheet', () => {
 
   it('come out of ten pieces each, though to fill the last sheet takes long then', () => {
     const limit = 4 * SHEET.cost
-    for (const [seed, comes] of [
-      [1, false],
-      [2, true],
-      [3, true],
-    ] as const) {
-      // prettier-ignore
+    for (const seed of [2, 3]) {
       const problem = problemOf(seed, 4, 10, 12, true)
-      const search = new FewEach(problem, limit, meansOf(1))
-      let plan = search.next()
-      for (let i = 1; i < 4 && !plan; i++) plan = search.next()
-      if (plan) expect(faultsOf(problem, plan)).toEqual([])
-      if (comes) expect(plan, `seed ${seed}`).not.toBeNull()
+      expect(faultsOf(problem, planOf(problem, limit, 4)!), `seed ${seed}`).toEqual([])
     }
+    // to its end without a plan too
+    expect(planOf(problemOf(1, 4, 10, 12, true), limit, 4)).toBeNull()
   })
 
   it('begin with less waste where there are too many full sheets', () => {
@@ -243,18 +250,12 @@ describe('few pieces in each sheet', () => {
 
   it('are looked for by a whole search, which comes out within a few rounds', () => {
     const { problem, limit } = posed(panelsOfSeveralSheets(61148))
-    const means = { ...meansOf(1), rounds: 30, beside: 1 }
-    let least = Infinity
-    for (const plan of layOut(problem, means)) if (plan.left.length === 0) least = Math.min(least, plan.cost)
-    expect(least).toBeLessThanOrEqual(limit)
+    expect(leastOf(problem, 30)).toBeLessThanOrEqual(limit)
   })
 
   it('come to one sheet more than the least soon, though sides that agree could tell of the least', () => {
     const { problem, limit } = posed(panelsOfSeveralSheets(22046))
-    let least = Infinity
-    for (const plan of layOut(problem, { ...meansOf(1), rounds: 12, beside: 1 }))
-      if (plan.left.length === 0) least = Math.min(least, plan.cost)
-    expect(least).toBeLessThanOrEqual(1.1 * limit)
+    expect(leastOf(problem, 12)).toBeLessThanOrEqual(1.1 * limit)
   })
 
   it('are more than two equal sheets of so few that differ, and not too many in all', () => {

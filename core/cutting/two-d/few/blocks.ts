@@ -1,6 +1,7 @@
 import { SAME } from '../../instance'
 import type { Shape } from '../sheets'
 import type { Rectangle } from '../slicing/curves'
+import { meet } from './bits'
 
 /** The most pieces in a block. */
 export const MOST_IN_BLOCK = 3
@@ -71,7 +72,7 @@ export class FewBlocks {
   /** Joins two blocks that have no piece in common; a row is joined only with what comes after its last block. */
   private join(i: number, j: number, limit: number): void {
     const { l, w, waste, axis, other, words, sets } = this
-    for (let k = 0; k < words; k++) if ((sets[i * words + k]! & sets[j * words + k]!) !== 0) return
+    if (meet(sets, i * words, sets, j * words, words)) return
     const wasted = waste[i]! + waste[j]!
     const long = l[i]! + l[j]!
     const wide = w[i]! + w[j]!

@@ -3,10 +3,11 @@ import { AllWays, FEW } from '../all-ways'
 import type { Lying } from '../blocks'
 import type { Layout } from '../layout'
 import { areaOfAll, roomOf, stockWithin, type Problem, type Shape, type Sheet } from '../sheets'
+import { piecesIn } from './bits'
 import { Found } from './found'
 import { FullOfFew } from './full'
 import { lyingFull } from './lying'
-import { piecesIn, SetsOfSheets, type Open } from './sets'
+import { SetsOfSheets, type Open } from './sets'
 
 /** So few pieces a sheet on average, and so many in all. */
 const FEW_EACH = 10

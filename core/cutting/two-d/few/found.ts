@@ -1,4 +1,6 @@
-/** Sets of pieces that fill a sheet, each once, with the least that it wastes. Sets are bits of some numbers. */
+import { has, meet } from './bits'
+
+/** Sets of pieces that fill a sheet, each once, with the least that it wastes. */
 export class Found {
   top = 0
   sets: Int32Array
@@ -33,14 +35,13 @@ export class Found {
 
   /** Whether one of them holds a piece. */
   holds(at: number, piece: number): boolean {
-    return ((this.sets[at * this.words + (piece >> 5)]! >>> (piece & 31)) & 1) === 1
+    return has(this.sets, at * this.words, piece)
   }
 
   /** Whether two of them have a piece in common. */
   meet(one: number, other: number): boolean {
     const { sets, words } = this
-    for (let k = 0; k < words; k++) if ((sets[one * words + k]! & sets[other * words + k]!) !== 0) return true
-    return false
+    return meet(sets, one * words, sets, other * words, words)
   }
 
   /** Adds the pieces of one of them to a set. */

@@ -1,6 +1,7 @@
 import { SAME } from '../../instance'
 import type { Shape } from '../sheets'
 import type { Rectangle } from '../slicing/curves'
+import { meet, wordsFor } from './bits'
 import { ACROSS, ALONG, FewBlocks } from './blocks'
 import { Sizes } from './sizes'
 
@@ -49,7 +50,7 @@ export class FullOfFew {
     private readonly sheet: Rectangle,
     private readonly limit: number,
   ) {
-    const words = (pieces.length + 31) >> 5
+    const words = wordsFor(pieces.length)
     this.blocks = new FewBlocks(sheet, words, MOST_BLOCKS)
     this.complete = this.blocks.build(pieces, limit)
     const { top, l, w } = this.blocks
@@ -109,10 +110,8 @@ export class FullOfFew {
   }
 
   private isFree(block: number): boolean {
-    const { set } = this
     const { words, sets } = this.blocks
-    for (let k = 0; k < words; k++) if ((set[k]! & sets[block * words + k]!) !== 0) return false
-    return true
+    return !meet(this.set, 0, sets, block * words, words)
   }
 
   /** Puts the pieces of a block into the set, or takes them out. */

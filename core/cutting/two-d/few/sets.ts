@@ -1,5 +1,6 @@
 import type { Means } from '../../means'
 import type { Shape } from '../sheets'
+import { has } from './bits'
 import type { Found } from './found'
 
 /** What some full sheets leave. */
@@ -31,12 +32,6 @@ const LOOKED_THROUGH = 256
 
 /** The clock is asked once in so many of them. */
 const SELDOM = 64
-
-/** The pieces that a set of them, as bits, has or has not. */
-export const piecesIn = (set: Int32Array, count: number, has: boolean): number[] =>
-  Array.from({ length: count }, (_, p) => p).filter((p) => isIn(set, p) === has)
-
-const isIn = (set: Int32Array, piece: number): boolean => ((set[piece >> 5]! >>> (piece & 31)) & 1) === 1
 
 /**
  * Goes through sets of full sheets that have no piece in common and leave one sheet: always the piece that the fewest sheets
@@ -142,7 +137,7 @@ export class SetsOfSheets {
     this.found.count(this.going[this.chosen.length]!, going, holding)
     let [rarest, alone] = [-1, 0]
     for (let p = 0; p < holding.length; p++) {
-      if (isIn(covered, p)) continue
+      if (has(covered, 0, p)) continue
       if (holding[p] === 0) alone += areas[p]!
       else if (rarest < 0 || holding[p]! < holding[rarest]!) rarest = p
     }
