@@ -27,7 +27,10 @@ const NEARER = 2
 const ROOMY = 0.02
 const MOSTLY = 5
 
-/** Where a plan within the limit may waste more than this part of its sheets, blocks that fit are no use, though the least would want them. */
+/**
+ * Where a plan within the limit may waste more than this part of its sheets blocks that fit are no use, though the least would want
+ * them; but where that may waste nothing at all they come to it at once.
+ */
 const LOOSE = 0.05
 
 /** Where sheets are best filled one by one the other ways come in one of so many rounds; else in every other. */
@@ -141,7 +144,7 @@ class Cheaper {
     this.filling = fillingFor(problem, limit, this.trees, means)
     const stock = stockWithin(problem, limit)
     const room = roomOf(problem, stock)
-    const isLoose = room - areaOfAll(problem) > LOOSE * room
+    const isLoose = !this.tight && room - areaOfAll(problem) > LOOSE * room
     this.loose = isLoose || full.play(1) === null
     this.few = !isLoose && !this.tight && FewEach.isFor(problem, stock) ? new FewEach(problem, limit, means) : null
   }
