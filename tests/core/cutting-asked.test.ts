@@ -50,7 +50,7 @@ it('searches beside the first take steps that share out the room between two of 
 })
 
 it('full sheets may waste less by and by where as many are found as may be', () => {
-  const { instance, best } = panelsOfManySheets(1045)
+  const { instance, best } = panelsOfManySheets(40298)
   const read = readInstance(JSON.stringify(instance))
   if (!read.ok) throw new Error('unreadable')
   const { problem } = pose(read.instance)

@@ -10,7 +10,7 @@ import type { SnugBlock } from '#core/cutting/two-d/snug/block'
 import { SnugBlocks } from '#core/cutting/two-d/snug/blocks'
 import { blockOf } from '#core/cutting/two-d/snug/full'
 import { SnugSheets } from '#core/cutting/two-d/snug/sheets'
-import { thriftyFirst } from '#core/cutting/two-d/snug/thrifty'
+import { ofSnug, thriftyFirst } from '#core/cutting/two-d/snug/thrifty'
 import { layOut } from '#core/cutting/two-d/solve'
 import { panelsShrunkFreely } from './cut-instances'
 import { faultsOf, meansOf, problemOf, SHEET, shapeOf, sheetOf, shrunk, slackOf } from './cut-problems'
@@ -189,9 +189,10 @@ describe('full sheets for which the last ones are left most', () => {
     snug.find(never)
     const slack = slackOf(problem, 4)
     const each = slack / problem.pieces.length
-    const order = thriftyFirst(snug, problem, slack).map(({ waste, holds }) => {
-      const pieces = snug.packing.total(holds)
-      expect(pieces).toBe(snug.packing.counts(holds).reduce((sum, n) => sum + n, 0))
+    const order = thriftyFirst(ofSnug(snug), problem, slack).map(({ waste, pieces, sheet }) => {
+      const full = sheet()
+      expect(pieces).toBe(full.built.counts.reduce((sum, n) => sum + n, 0))
+      expect(waste).toBeCloseTo(full.waste, 6)
       return { waste, pieces, takes: waste + pieces * each }
     })
     expect(order.length).toBeGreaterThan(50)

@@ -1,14 +1,15 @@
 import type { Means } from '../means'
 import { below } from '../random'
 import { AllWays, FEW_FOR_TWO } from './all-ways'
+import { CloseLast } from './close/last-one'
+import { isForClose, littleWaste as littleClose } from './close/little-waste'
 import { LastOne } from './last-one'
 import type { Layout } from './layout'
 import { together, without } from './rest'
-import { areaOfAll, roomOf, stockWithin, type Problem } from './sheets'
+import { areaOfAll, costOf, roomOf, stockWithin, type Problem } from './sheets'
 import { SlicingSearch, type Course } from './slicing/search'
-import { fullSheet } from './snug/full'
 import { SnugSheets } from './snug/sheets'
-import { thriftyFirst } from './snug/thrifty'
+import { ofClose, ofSnug, thriftyFirst } from './snug/thrifty'
 
 /** Where two sheets may waste more than this part of their area, trees fill both at once sooner than one after the other. */
 const ROOMY = 0.075
@@ -69,6 +70,11 @@ const REACH = { blocks: 1000, rests: 3000, sheets: 1000 }
 const ROWS = 1000
 const IN_ROWS = 1.5
 
+/** The same where nearly all pieces differ and the sheets are equal. */
+const CLOSE_LITTLE = 0.2
+const CLOSE_TRIES = 30
+const CLOSE_FEWEST = 28
+
 /**
  * Fills the last two sheets, two equal ones with few pieces by all ways. Else one is filled by blocks with little waste, so that
  * most of what may be wasted is left for the other one: that is filled by trees that are cooled down quickly, or by blocks and
@@ -94,6 +100,10 @@ export function fillLastTwo(problem: Problem, limit: number, means: Means): Layo
   const atOnce = slack > ROOMY * room || (slack > HOPELESS * room && below(means.random, SELDOM) === 0)
   if (stock.length !== 2 || atOnce) return cooled(problem, limit, means, LONG)
   const sheets = problem.sheets.map((s, i) => ({ ...s, count: stock.filter((at) => at === i).length }))
+  if (isForClose(problem, stock, 0) && problem.pieces.length > CLOSE_FEWEST) {
+    const plan = closely({ ...problem, sheets }, limit, kind!, slack, means)
+    return plan ?? (means.over() ? cooled(problem, limit, means, LONG) : null)
+  }
   const plan = oneThenTheOther({ ...problem, sheets }, limit, slack, means)
   // the time is up before anything was tried: as far as trees come at once
   return plan ?? (means.over() ? cooled(problem, limit, means, LONG) : null)
@@ -106,15 +116,36 @@ function byAllWays(problem: Problem, kind: number, { over }: Means): Layout | nu
   return found && { laid: found.map((lying) => ({ sheet: kind, lying })), left: [], cost: 2 * sheet.cost }
 }
 
+/** Of two equal sheets, nearly all pieces of which differ. */
+function closely(problem: Problem, limit: number, kind: number, slack: number, means: Means): Layout | null {
+  const { random, over } = means
+  const first = slack * CLOSE_LITTLE * (0.8 + 0.4 * random())
+  const { sheets } = littleClose(problem, kind, [first, slack * MOST], ENOUGH, over)
+  const lastOne = new CloseLast()
+  const { area, cost } = problem.sheets[kind]!
+  for (const one of thriftyFirst(ofClose(sheets), problem, slack).slice(0, CLOSE_TRIES)) {
+    if (over()) break
+    const full = [one.sheet()]
+    const parts = without(problem, full)
+    const { rest } = parts
+    const byTrees = area - areaOfAll(rest) > FOR_TREES * area
+    const plan = byTrees ? cooled(rest, limit - cost, means, SHORT, HOPEFUL) : null
+    if (plan?.left.length === 0) return together(problem, full, parts, plan)
+    const lying = lastOne.fill(rest, kind, over)
+    if (lying) return together(problem, full, parts, { laid: [{ sheet: kind, lying }], left: [], cost })
+  }
+  return null
+}
+
 function oneThenTheOther(problem: Problem, limit: number, slack: number, means: Means): Layout | null {
   const snug = littleWaste(problem, slack, means)
   const lastOne = new LastOne(WAYS)
   let best: Layout | null = null
-  for (const one of thriftyFirst(snug, problem, slack).slice(0, TRIES)) {
+  for (const one of thriftyFirst(ofSnug(snug), problem, slack).slice(0, TRIES)) {
     if (means.over() || lastOne.ways === 0) break
-    const full = [fullSheet(snug.packing, one)]
+    const full = [one.sheet()]
     const parts = without(problem, full)
-    const other = theOther(parts.rest, limit - problem.sheets[one.sheet]!.cost, lastOne, means)
+    const other = theOther(parts.rest, limit - costOf(problem, full), lastOne, means)
     if (other && (!best || other.left.length < best.left.length)) best = together(problem, full, parts, other)
     if (best?.left.length === 0) break
   }

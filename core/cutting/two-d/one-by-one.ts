@@ -2,14 +2,14 @@ import TinyQueue from 'tinyqueue'
 import type { Means } from '../means'
 import { FEW_FOR_TWO } from './all-ways'
 import type { FullSheet } from './build-up'
+import { isForClose, littleWaste } from './close/little-waste'
 import { fillLastTwo } from './last-two'
 import type { Layout } from './layout'
 import { holds } from './problem'
 import { together, without, type Rest } from './rest'
 import { areaOfAll, costOf, roomOf, stockWithin, type Problem, type Sheet } from './sheets'
-import { fullSheet } from './snug/full'
 import { SnugSheets } from './snug/sheets'
-import { thriftyFirst } from './snug/thrifty'
+import { ofClose, ofSnug, thriftyFirst, type Candidate } from './snug/thrifty'
 
 /** How many sheets are left for `fillLastTwo`. */
 const LAST = 2
@@ -43,6 +43,17 @@ const IN_BLOCKS = 2
 /** How far full sheets are looked for, and how many rows there are. */
 const REACH = { blocks: 1000, rests: 3000, sheets: 2000 }
 const ROWS = 1000
+
+/** Where nearly all pieces differ, and sheets are equal: more blocks for the same work, and so many full sheets are enough. */
+const CLOSE_WORK = 20
+const CLOSE_LITTLE = 0.25
+const CLOSE_ENOUGH = 30
+
+/** Full sheets that were found, and how much work that was: in blocks. */
+interface Tried {
+  readonly found: readonly Candidate[]
+  readonly work: number
+}
 
 /** Some sheets that are full, and what they leave. */
 interface Begun {
@@ -152,13 +163,16 @@ export class OneByOne {
   private goOn({ full, parts: { rest }, stock, slack }: Begun): number {
     if (slack < 0 || rest.pieces.length === 0 || this.means.over()) return 0
     const sheets = rest.sheets.map((s, i) => ({ ...s, count: stock.filter((at) => at === i).length }))
-    const { snug, built } = this.littleWaste({ ...rest, sheets }, slack / roomOf(rest, stock), stock.length)
+    const now = { ...rest, sheets }
+    const { found, work } = isForClose(this.problem, this.first.stock, this.first.slack)
+      ? this.closely(now, stock[0]!, slack, stock.length)
+      : this.littleWaste(now, slack / roomOf(rest, stock), stock.length)
     let kept = 0
-    for (const one of thriftyFirst(snug, rest, slack)) {
+    for (const one of thriftyFirst(found, rest, slack)) {
       if (kept === KEPT) break
-      if (this.keep(this.begun([...full, fullSheet(snug.packing, one)]))) kept++
+      if (this.keep(this.begun([...full, one.sheet()]))) kept++
     }
-    return built
+    return work
   }
 
   /** @returns whether it is new */
@@ -174,8 +188,18 @@ export class OneByOne {
     return true
   }
 
-  /** Full sheets with little waste, more being allowed by and by, and how many blocks were built in all. */
-  private littleWaste(rest: Problem, slack: number, left: number): { snug: SnugSheets; built: number } {
+  /** Full sheets of one kind, all but equal pieces being told apart. */
+  private closely(rest: Problem, kind: number, slack: number, left: number): Tried {
+    const { random, over } = this.means
+    const { area } = rest.sheets[kind]!
+    const first = Math.max((slack * CLOSE_LITTLE) / left, ((this.shares.get(left) ?? 0) * area) / MORE)
+    const { sheets, most, built } = littleWaste(rest, kind, [first * (0.8 + 0.4 * random()), slack], CLOSE_ENOUGH, over)
+    this.shares.set(left, most / area)
+    return { found: ofClose(sheets), work: built / CLOSE_WORK }
+  }
+
+  /** Full sheets with little waste, more being allowed by and by. */
+  private littleWaste(rest: Problem, slack: number, left: number): Tried {
     const { random, over } = this.means
     const largest = Math.max(...rest.sheets.map((s) => (s.count > 0 ? s.area : 0)))
     let share = Math.max(slack * this.little, (this.shares.get(left) ?? 0) / MORE) * (0.7 + 0.6 * random())
@@ -189,7 +213,7 @@ export class OneByOne {
       this.shares.set(left, share)
       if (found >= REACH.sheets) this.little *= LESS
       else if (trial > 1) this.little = Math.min(LITTLE, this.little * MORE)
-      return { snug, built }
+      return { found: ofSnug(snug), work: built }
     }
   }
 

@@ -189,7 +189,7 @@ class Cheaper {
 
   /** What does best where so much may be wasted gets most of the time. */
   private byTurns(count: number): void {
-    if (count % (this.loose ? SELDOM : 2) > 0) this.fill()
+    if ((count + 1) % (this.loose ? SELDOM : 2) > 0) this.fill()
     else if (!this.loose) this.others(count)
     else if (!this.refill(1)) this.singles(1)
   }

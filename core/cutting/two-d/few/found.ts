@@ -14,6 +14,11 @@ export class Found {
     this.slots = new Int32Array(4096).fill(-1)
   }
 
+  /** The number of a set; -1 where it was not found. */
+  at(set: Int32Array): number {
+    return this.slots[this.slotOf(set, 0)]!
+  }
+
   /** @param waste mm² */
   add(set: Int32Array, waste: number): void {
     const { words } = this
