@@ -5,10 +5,10 @@ import { CloseBlocks, type May } from '#core/cutting/two-d/close/blocks'
 import { ByReach } from '#core/cutting/two-d/close/by-reach'
 import { CloseSheets } from '#core/cutting/two-d/close/full'
 import { CloseLast } from '#core/cutting/two-d/close/last-one'
-import { isForClose, littleWaste } from '#core/cutting/two-d/close/little-waste'
-import { piecesIn } from '#core/cutting/two-d/few/bits'
+import { isForClose, isLittle, littleWaste } from '#core/cutting/two-d/close/little-waste'
+import { piecesIn } from '#core/cutting/two-d/plain/bits'
 import { together, without } from '#core/cutting/two-d/rest'
-import { areaOfAll, sameTogether, type Problem, type Shape } from '#core/cutting/two-d/sheets'
+import { sameTogether, type Problem, type Shape } from '#core/cutting/two-d/sheets'
 import { faultsOf, problemOf, SHEET, shapeOf, shrunk } from './cut-problems'
 
 const never = (): boolean => false
@@ -192,14 +192,16 @@ describe('sheets filled closely', () => {
 
   it('are for equal sheets, many different pieces each, and little waste', () => {
     const problem = problemOf(1, 4, 14, 8)
-    const slack = 4 * SHEET.area - areaOfAll(problem)
-    expect(isForClose(problem, [0, 0, 0, 0], slack)).toBe(true)
-    expect(isForClose(problem, [0, 0, 0, 0], 0.2 * SHEET.area)).toBe(false)
-    expect(isForClose({ ...problem, pieces: problem.pieces.slice(0, 40) }, [0, 0, 0, 0], 0)).toBe(false)
-    expect(isForClose({ ...problem, pieces: problem.pieces.map((_, i) => i % 20) }, [0, 0, 0, 0], 0)).toBe(false)
-    expect(isForClose({ ...problem, pieces: new Array<number>(256).fill(0) }, [0, 0], 0)).toBe(false)
-    const mixed = { ...problem, sheets: [SHEET, { ...SHEET, l: 2000 }] }
-    expect(isForClose(mixed, [0, 0, 0, 1], slack)).toBe(false)
+    const stock = [0, 0, 0, 0]
+    expect([isForClose(problem, stock), isLittle(problem, stock)]).toEqual([true, true])
+    const missing = { ...problem, pieces: problem.pieces.slice(3) }
+    expect([isForClose(missing, stock), isLittle(missing, stock)]).toEqual([true, false])
+    expect(isForClose({ ...problem, pieces: problem.pieces.slice(0, 40) }, stock)).toBe(false)
+    expect(isForClose({ ...problem, pieces: problem.pieces.map((_, i) => i % 20) }, stock)).toBe(false)
+    const many = problemOf(1, 20, 13, 8)
+    expect(isForClose({ ...many, pieces: many.pieces.slice(0, 255) }, stock)).toBe(true)
+    expect(isForClose({ ...many, pieces: many.pieces.slice(0, 256) }, stock)).toBe(false)
+    expect(isForClose({ ...problem, sheets: [SHEET, { ...SHEET, l: 2000 }] }, [0, 0, 0, 1])).toBe(false)
   })
 })
 

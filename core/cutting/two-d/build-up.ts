@@ -3,6 +3,7 @@ import { firstWhere } from '../by-halves'
 import { SAME } from '../instance'
 import { randomFrom } from '../random'
 import type { Block } from './blocks'
+import { knownBy, PRIME } from './known-by'
 import { PackedCounts, type Packed } from './packed-counts'
 import { demandOf, goesInto, type Problem } from './sheets'
 
@@ -47,9 +48,6 @@ export interface Reach {
 export function buildUp(problem: Problem, reach: Reach, over: () => boolean): BuildUp {
   return new Builder(problem, reach).run(over)
 }
-
-/** Sums of the numbers of what a block is made of stay below this, and with them its name. */
-const PRIME = 2 ** 50 - 27
 
 /** A block in the making; what it holds is counted only when it is its turn. */
 interface Entry {
@@ -115,7 +113,7 @@ class Builder {
   }
 
   private offer(l: number, w: number, turns: boolean, waste: number, name: number, made: Entry['made']): void {
-    const known = (name + Math.round(l * 1000) * 268_435_399 + Math.round(w * 1000) * 179_424_673) % PRIME
+    const known = knownBy(name, Math.round(l * 1000), Math.round(w * 1000))
     if (this.seen.has(known)) return
     this.seen.add(known)
     const area = l * w

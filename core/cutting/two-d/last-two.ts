@@ -70,7 +70,7 @@ const REACH = { blocks: 1000, rests: 3000, sheets: 1000 }
 const ROWS = 1000
 const IN_ROWS = 1.5
 
-/** The same where nearly all pieces differ and the sheets are equal. */
+/** Where nearly all pieces differ and the sheets are equal: the part at first, full sheets that are tried, and more pieces than these. */
 const CLOSE_LITTLE = 0.2
 const CLOSE_TRIES = 30
 const CLOSE_FEWEST = 28
@@ -100,11 +100,10 @@ export function fillLastTwo(problem: Problem, limit: number, means: Means): Layo
   const atOnce = slack > ROOMY * room || (slack > HOPELESS * room && below(means.random, SELDOM) === 0)
   if (stock.length !== 2 || atOnce) return cooled(problem, limit, means, LONG)
   const sheets = problem.sheets.map((s, i) => ({ ...s, count: stock.filter((at) => at === i).length }))
-  if (isForClose(problem, stock, 0) && problem.pieces.length > CLOSE_FEWEST) {
-    const plan = closely({ ...problem, sheets }, limit, kind!, slack, means)
-    return plan ?? (means.over() ? cooled(problem, limit, means, LONG) : null)
-  }
-  const plan = oneThenTheOther({ ...problem, sheets }, limit, slack, means)
+  const isClose = isForClose(problem, stock) && problem.pieces.length > CLOSE_FEWEST
+  const plan = isClose
+    ? closely({ ...problem, sheets }, limit, kind!, slack, means)
+    : oneThenTheOther({ ...problem, sheets }, limit, slack, means)
   // the time is up before anything was tried: as far as trees come at once
   return plan ?? (means.over() ? cooled(problem, limit, means, LONG) : null)
 }

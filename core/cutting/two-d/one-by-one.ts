@@ -2,7 +2,7 @@ import TinyQueue from 'tinyqueue'
 import type { Means } from '../means'
 import { FEW_FOR_TWO } from './all-ways'
 import type { FullSheet } from './build-up'
-import { isForClose, littleWaste } from './close/little-waste'
+import { isForClose, isLittle, littleWaste } from './close/little-waste'
 import { fillLastTwo } from './last-two'
 import type { Layout } from './layout'
 import { holds } from './problem'
@@ -44,7 +44,7 @@ const IN_BLOCKS = 2
 const REACH = { blocks: 1000, rests: 3000, sheets: 2000 }
 const ROWS = 1000
 
-/** Where nearly all pieces differ, and sheets are equal: more blocks for the same work, and so many full sheets are enough. */
+/** Where nearly all pieces differ, and sheets are equal: more blocks for the same work, the part at first, and how many are enough. */
 const CLOSE_WORK = 20
 const CLOSE_LITTLE = 0.25
 const CLOSE_ENOUGH = 30
@@ -83,6 +83,8 @@ export class OneByOne {
   /** The part of what sheets may waste that a full one could do at least, for not too many to be found. */
   private little = LITTLE
   private readonly first: Begun
+  /** Nearly all pieces differ, there are many in a sheet, and it may waste little. */
+  private readonly isClose: boolean
   private rounds = 0
 
   /** @param limit what the sheets may cost, mm² */
@@ -92,6 +94,8 @@ export class OneByOne {
     private readonly means: Means,
   ) {
     this.first = this.begun([])
+    const { stock } = this.first
+    this.isClose = isForClose(problem, stock) && isLittle(problem, stock)
   }
 
   /** @returns what goes into its sheets this time; null where there is too much for them, or nothing came of it */
@@ -164,7 +168,7 @@ export class OneByOne {
     if (slack < 0 || rest.pieces.length === 0 || this.means.over()) return 0
     const sheets = rest.sheets.map((s, i) => ({ ...s, count: stock.filter((at) => at === i).length }))
     const now = { ...rest, sheets }
-    const { found, work } = isForClose(this.problem, this.first.stock, this.first.slack)
+    const { found, work } = this.isClose
       ? this.closely(now, stock[0]!, slack, stock.length)
       : this.littleWaste(now, slack / roomOf(rest, stock), stock.length)
     let kept = 0

@@ -49,6 +49,12 @@ export const areaOf = (problem: Problem, pieces: readonly number[]): number =>
 /** Area of all pieces of a problem, with their kerfs, mm². */
 export const areaOfAll = ({ pieces, shapes }: Problem): number => pieces.reduce((sum, p) => sum + shapes[p]!.area, 0)
 
+/** Where each of equal pieces is told apart that makes many of one: so many sizes for each piece there have to be. */
+const DIFFERENT = 0.7
+
+/** Whether nearly all pieces differ. */
+export const mostDiffer = ({ pieces }: Problem): boolean => new Set(pieces).size > DIFFERENT * pieces.length
+
 /** How many pieces there are of each shape. */
 export function demandOf(problem: Problem): Uint16Array {
   const counts = new Uint16Array(problem.shapes.length)

@@ -1,9 +1,10 @@
 import { SAME } from '../../instance'
 import type { FullSheet } from '../build-up'
-import { has, meet, wordsFor } from '../few/bits'
-import { Found } from '../few/found'
+import { exchange, has, meet, wordsFor } from '../plain/bits'
+import { Found } from '../plain/found'
 import type { Problem } from '../sheets'
-import { ACROSS, ALONG, CloseBlocks, type May } from './blocks'
+import { ACROSS, ALONG } from '../plain/lying'
+import { CloseBlocks, type May } from './blocks'
 import { blockOf, inOrder, type Taken } from './way'
 
 /** A block of a sheet is no larger than this part of it: of the two sides of a cut one is no more than half. */
@@ -15,7 +16,7 @@ const DEPTH = 3
 /** What is taken away from a sheet may waste this part of what the sheet may, and as much more as it takes of it. */
 const AT_LEAST = 0.05
 
-/** And so many blocks are looked at for it. */
+/** So many blocks are looked at for what is taken away, or fills the rest. */
 const LOOKS = 10_000_000
 
 /** How far it goes: blocks that are made, those that are laid, and sheets. */
@@ -75,6 +76,7 @@ export class CloseSheets {
     return this.blocks.complete && this.left > 0
   }
 
+  /** How many sheets were found. */
   get count(): number {
     return this.ways.length
   }
@@ -84,15 +86,17 @@ export class CloseSheets {
     return this.blocks.top
   }
 
-  /** What a sheet wastes, mm². */
+  /** What one of them wastes, mm². */
   wasteOf(at: number): number {
     return this.found.waste[at]!
   }
 
+  /** How many pieces it takes. */
   piecesOf(at: number): number {
     return this.pieces[at]!
   }
 
+  /** One of them, by its number from 0, the same as full sheets of other ways are. */
   fullSheet(at: number): FullSheet {
     const { problem, blocks, found, kind } = this
     const { taken, last } = this.ways[at]!
@@ -187,7 +191,7 @@ export class CloseSheets {
   private turn(block: number, times: 1 | -1): void {
     const { words, sets, pieces } = this.blocks
     this.held += times * pieces[block]!
-    for (let k = 0; k < words; k++) this.set[k]! ^= sets[block * words + k]!
+    exchange(this.set, sets, block * words, words)
   }
 }
 

@@ -1,12 +1,13 @@
-import { AllWays } from '../all-ways'
+import { AllWays, FEW } from '../all-ways'
 import type { Lying } from '../blocks'
-import { has, meet } from '../few/bits'
+import { exchange, has, meet } from '../plain/bits'
+import { ACROSS, ALONG, lyingTaken } from '../plain/lying'
 import { areaOfAll, type Problem, type Sheet } from '../sheets'
-import { ACROSS, ALONG, CloseBlocks } from './blocks'
-import { inOrder, lyingIn, type Taken } from './way'
+import { CloseBlocks } from './blocks'
+import { inOrder, type Taken } from './way'
 
-/** All ways are gone through for rests of so many pieces, that may waste this part of their area at least. */
-const [FEWEST, MOST] = [11, 14]
+/** All ways are gone through for rests of so many pieces at least, that may waste this part of their area at least. */
+const FEWEST = 11
 const HOPEFUL = 0.06
 
 /** So many blocks are taken away at most, that together waste this part of what the sheet may. */
@@ -58,7 +59,7 @@ export class CloseLast {
     const sheet = problem.sheets[kind]!
     const spare = sheet.area - areaOfAll(problem)
     if (spare < 0) return null
-    if (problem.pieces.length <= MOST) return this.allWays.fill(problem, sheet, over)
+    if (problem.pieces.length <= FEW) return this.allWays.fill(problem, sheet, over)
     for (let part = Math.max(LITTLE, this.before / MORE); !over(); part *= MORE) {
       const rests = new Rests(problem, sheet, spare, (part * spare) / sheet.area, over)
       rests.find()
@@ -110,14 +111,8 @@ class Rests {
       const rest = { ...problem, pieces: left.map((p) => problem.pieces[p]!) }
       const last = allWays.fill(rest, { l, w }, this.over)
       if (!last) continue
-      const lying = last.map((p) => ({ ...p, piece: left[p.piece]!, x: x + p.x, y: y + p.y }))
-      let [atX, atY] = [0, 0]
-      for (const { block, axis } of inOrder(taken)) {
-        lying.push(...lyingIn(blocks, block, atX, atY))
-        if (axis === ALONG) atX += blocks.l[block]!
-        else atY += blocks.w[block]!
-      }
-      return lying
+      const inRest = last.map((p) => ({ ...p, piece: left[p.piece]!, x: x + p.x, y: y + p.y }))
+      return [...lyingTaken(blocks, inOrder(taken)), ...inRest]
     }
     return null
   }
@@ -131,7 +126,7 @@ class Rests {
   ): void {
     const { blocks, most, sheet } = this
     const { x, y, l, w } = at
-    if (pieces <= MOST) return this.note(at, waste, taken)
+    if (pieces <= FEW) return this.note(at, waste, taken)
     if (depth === DEPTH || this.left <= 0 || blocks.looks > REACH.looks) return
     const may = most * Math.min(1, 1 + AT_LEAST - (l * w) / sheet.area)
     for (const axis of [ALONG, ACROSS] as const) {
@@ -167,6 +162,6 @@ class Rests {
   /** Puts the pieces of a block into the set, or takes them out. */
   private turn(block: number): void {
     const { words, sets } = this.blocks
-    for (let k = 0; k < words; k++) this.set[k]! ^= sets[block * words + k]!
+    exchange(this.set, sets, block * words, words)
   }
 }

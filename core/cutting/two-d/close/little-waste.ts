@@ -1,4 +1,4 @@
-import type { Problem } from '../sheets'
+import { areaOfAll, mostDiffer, roomOf, type Problem } from '../sheets'
 import { CloseSheets, type Effort } from './full'
 
 /** A block may waste this part of what it takes, in parts of what a sheet may, and so much besides in the same parts. */
@@ -9,27 +9,29 @@ const BASE = 0.02
 const MORE = 1.25
 const LESS = 0.6
 
+/** How far each list goes. */
 const EFFORT = { blocks: 40_000, laid: 300_000, sheets: 2000 }
 
-/** Of equal pieces each is told apart, which makes many blocks of one: so many sizes for each piece there have to be. */
-const DIFFERENT = 0.7
-
-/** And pieces that are too many to be counted in a byte are too many anyway. */
+/** Blocks count their pieces in a byte, and more would be too many anyway. */
 const TOO_MANY = 255
 
-/** Of fewer pieces for each sheet blocks that waste much tell more; where a sheet may waste so many pieces the likeliest blocks will do. */
+/** Of fewer pieces for each sheet blocks that waste much tell more. */
 const FEWEST = 10
+
+/** Where a sheet may waste this part of a piece on average the likeliest blocks fill sheets sooner. */
 const ROOMY = 0.6
 
-/**
- * Whether full sheets are found so: equal sheets for many pieces, nearly all of which differ, and not much to be wasted.
- * @param stock the sheets that are left, by their kind, @param slack what they may waste in all, mm²
- */
-export function isForClose({ pieces, sheets }: Problem, stock: readonly number[], slack: number): boolean {
-  const each = pieces.length / stock.length
-  const waste = slack / (stock.length * sheets[stock[0]!]!.area)
-  if (each <= FEWEST || waste * each > ROOMY || pieces.length > TOO_MANY) return false
-  return stock.every((s) => s === stock[0]) && new Set(pieces).size > DIFFERENT * pieces.length
+/** Whether full sheets can be found so: equal sheets for many pieces each, nearly all of which differ. @param stock the sheets by their kind */
+export function isForClose(problem: Problem, stock: readonly number[]): boolean {
+  const { length } = problem.pieces
+  const isMany = length > FEWEST * stock.length && length <= TOO_MANY
+  return isMany && stock.length > 0 && stock.every((s) => s === stock[0]) && mostDiffer(problem)
+}
+
+/** Whether so little may be wasted that they are best found so. */
+export function isLittle(problem: Problem, stock: readonly number[]): boolean {
+  const room = roomOf(problem, stock)
+  return ((room - areaOfAll(problem)) / room) * problem.pieces.length <= ROOMY * stock.length
 }
 
 /** Full sheets, what one of them may waste, mm², and how many blocks were made in all. */
@@ -41,7 +43,8 @@ export interface Little {
 
 /**
  * Full sheets of one kind with little waste, more being allowed by and by until enough are found.
- * @param first what a sheet may waste at first, mm², @param last and at last
+ * @param kind of the sheets
+ * @param waste what a sheet may waste at first and at last, mm²
  */
 export function littleWaste(
   problem: Problem,

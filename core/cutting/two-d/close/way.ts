@@ -1,6 +1,7 @@
-import type { Block, Lying } from '../blocks'
+import type { Block } from '../blocks'
 import type { Shape } from '../sheets'
-import { ALONG, PIECE, type CloseBlocks } from './blocks'
+import { ALONG, PIECE } from '../plain/lying'
+import type { CloseBlocks } from './blocks'
 
 /** A block that was taken away from a rectangle, along which axis, and what was taken before it. */
 export interface Taken {
@@ -30,12 +31,4 @@ export function inOrder(taken: Taken | null): Taken[] {
   const all: Taken[] = []
   for (let one = taken; one; one = one.before) all.unshift(one)
   return all
-}
-
-/** Where the pieces of a block lie, from its lower left at x, y; mm. */
-export function lyingIn(blocks: CloseBlocks, at: number, x: number, y: number): Lying[] {
-  const [one, other] = [blocks.one[at]!, blocks.other[at]!]
-  if (blocks.axis[at] === PIECE) return [{ piece: one, x, y, turned: other === 1 }]
-  const [atX, atY] = blocks.axis[at] === ALONG ? [x + blocks.l[one]!, y] : [x, y + blocks.w[one]!]
-  return [...lyingIn(blocks, one, x, y), ...lyingIn(blocks, other, atX, atY)]
 }

@@ -1,16 +1,14 @@
 import { SAME } from '../../instance'
 import type { Shape } from '../sheets'
 import type { Rectangle } from '../slicing/curves'
-import { meet } from './bits'
+import { meet } from '../plain/bits'
+import { ACROSS, ALONG, PIECE } from '../plain/lying'
 
 /** The most pieces in a block. */
 export const MOST_IN_BLOCK = 3
 
 /** There is room for so many at first. */
 const FIRST = 2048
-
-/** How a block came about: as a piece, or of two that lie side by side along the length or the width. */
-export const [PIECE, ALONG, ACROSS] = [0, 1, 2] as const
 
 /**
  * All blocks of up to three pieces that go into a sheet and waste no more than a full one may, in plain arrays: a hundred

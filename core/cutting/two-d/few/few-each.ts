@@ -2,9 +2,9 @@ import type { Means } from '../../means'
 import { AllWays, FEW } from '../all-ways'
 import type { Lying } from '../blocks'
 import type { Layout } from '../layout'
-import { areaOfAll, roomOf, stockWithin, type Problem, type Shape, type Sheet } from '../sheets'
-import { piecesIn } from './bits'
-import { Found } from './found'
+import { areaOfAll, mostDiffer, roomOf, stockWithin, type Problem, type Shape, type Sheet } from '../sheets'
+import { piecesIn } from '../plain/bits'
+import { Found } from '../plain/found'
 import { FullOfFew } from './full'
 import { lyingFull } from './lying'
 import { SetsOfSheets, type Open } from './sets'
@@ -12,9 +12,6 @@ import { SetsOfSheets, type Open } from './sets'
 /** So few pieces a sheet on average, and so many in all. */
 const FEW_EACH = 10
 const MOST_PIECES = 150
-
-/** Of equal pieces each is told apart, which makes many lists of one: so many sizes for each piece there have to be. */
-const DIFFERENT = 0.7
 
 /** Where a sheet may waste this part of a piece on average, sheets are best filled one by one. */
 const ONE_BY_ONE = 0.25
@@ -64,12 +61,11 @@ export class FewEach {
 
   /** Whether it is of use: more than two equal sheets, with few pieces each, most of which differ, and little to be wasted. */
   static isFor(problem: Problem, stock: readonly number[]): boolean {
-    const { pieces, shapes } = problem
+    const { pieces } = problem
     const isFew = pieces.length <= Math.min(MOST_PIECES, FEW_EACH * stock.length)
-    const differ = shapes.length > DIFFERENT * pieces.length
     const room = roomOf(problem, stock)
     const isLittle = ((room - areaOfAll(problem)) / room) * pieces.length < ONE_BY_ONE * stock.length
-    return stock.length > 2 && isFew && differ && isLittle && stock.every((s) => s === stock[0])
+    return stock.length > 2 && isFew && mostDiffer(problem) && isLittle && stock.every((s) => s === stock[0])
   }
 
   /** @param limit what the sheets may cost, mm² */

@@ -1,8 +1,9 @@
 import { SAME } from '../../instance'
 import type { Shape } from '../sheets'
 import type { Rectangle } from '../slicing/curves'
-import { meet, wordsFor } from './bits'
-import { ACROSS, ALONG, FewBlocks } from './blocks'
+import { exchange, meet, wordsFor } from '../plain/bits'
+import { ACROSS, ALONG } from '../plain/lying'
+import { FewBlocks } from './blocks'
 import { Sizes } from './sizes'
 
 /** The most blocks that are made. */
@@ -117,6 +118,6 @@ export class FullOfFew {
   /** Puts the pieces of a block into the set, or takes them out. */
   private turn(block: number): void {
     const { words, sets } = this.blocks
-    for (let k = 0; k < words; k++) this.set[k]! ^= sets[block * words + k]!
+    exchange(this.set, sets, block * words, words)
   }
 }

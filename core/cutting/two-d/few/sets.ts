@@ -1,7 +1,7 @@
 import type { Means } from '../../means'
 import type { Shape } from '../sheets'
-import { has } from './bits'
-import type { Found } from './found'
+import { has } from '../plain/bits'
+import type { Found } from '../plain/found'
 
 /** What some full sheets leave. */
 export interface Open {

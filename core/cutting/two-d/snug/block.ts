@@ -54,9 +54,6 @@ export interface Side extends Oriented {
 export const sizeOf = ({ block: { l, w }, turned }: Oriented): readonly [l: number, w: number] =>
   turned ? [w, l] : [l, w]
 
-/** Sums of names stay below this. */
-export const PRIME = 2 ** 50 - 27
-
 /** The axis along which a block that lies turned or not is a row; -1 for a piece. */
 export const axisOf = ({ block, turned }: Oriented): -1 | 0 | 1 =>
   typeof block.made === 'number' ? -1 : turned ? ((1 - block.made.axis) as 0 | 1) : block.made.axis

@@ -1,8 +1,9 @@
 import { SAME } from '../../instance'
 import { randomFrom } from '../../random'
+import { knownBy, PRIME } from '../known-by'
 import { PackedCounts } from '../packed-counts'
 import { areaOfAll, demandOf, type Problem, type Shape } from '../sheets'
-import { axisOf, PRIME, sizeOf, type Join, type Oriented, type Side, type SnugBlock } from './block'
+import { axisOf, sizeOf, type Join, type Oriented, type Side, type SnugBlock } from './block'
 import { BySize } from './by-size'
 import { Joinable, type CutAway } from './joinable'
 import { spanningRows } from './spanning'
@@ -147,7 +148,7 @@ export class SnugBlocks {
 
   /** What some pieces with a size are known by. */
   known(name: number, l: number, w: number): number {
-    return (name + this.whole(l) * 268_435_399 + this.whole(w) * 179_424_673) % PRIME
+    return knownBy(name, this.whole(l), this.whole(w))
   }
 
   /** Blocks that can be cut away from a rectangle along an axis, by their size across, of each size the shortest first. */

@@ -1,8 +1,9 @@
 import TinyQueue from 'tinyqueue'
 import { SAME } from '../../instance'
+import { PRIME } from '../known-by'
 import type { Packed } from '../packed-counts'
 import type { Problem } from '../sheets'
-import { PRIME, sizeOf, type Oriented, type Side } from './block'
+import { sizeOf, type Oriented, type Side } from './block'
 import { SnugBlocks, type Play, type Rows } from './blocks'
 
 /** A piece of stock filled with little waste or none: what was taken away from it, and the block that fills what was left. */

@@ -1,7 +1,8 @@
 import { SAME } from '../../instance'
+import { PRIME } from '../known-by'
 import type { Packed, PackedCounts } from '../packed-counts'
 import type { Problem } from '../sheets'
-import { PRIME, type Oriented, type SnugBlock } from './block'
+import type { Oriented, SnugBlock } from './block'
 
 /** A row is made of so many blocks at most, which may be rows themselves. */
 const MOST = 4

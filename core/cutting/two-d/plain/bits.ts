@@ -14,3 +14,8 @@ export function meet(one: Int32Array, from: number, other: Int32Array, at: numbe
 /** The pieces that a set has, or those that it has not. @param count how many pieces there are */
 export const piecesIn = (set: Int32Array, count: number, having: boolean): number[] =>
   Array.from({ length: count }, (_, p) => p).filter((p) => has(set, 0, p) === having)
+
+/** Puts the pieces of one set into another that has none of them, or takes them out of one that has all of them. */
+export function exchange(set: Int32Array, sets: Int32Array, from: number, words: number): void {
+  for (let k = 0; k < words; k++) set[k]! ^= sets[from + k]!
+}
