@@ -40,4 +40,10 @@ async function main(args: string[]): Promise<number> {
   return asked ? 0 : 2
 }
 
+// Who reads what is printed may have seen enough, as `head` has: that is no fault of anybody
+process.stdout.on('error', (error: NodeJS.ErrnoException) => {
+  if (error.code !== 'EPIPE') throw error
+  process.exit(0)
+})
+
 process.exitCode = await main(process.argv.slice(2))

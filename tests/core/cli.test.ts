@@ -51,6 +51,14 @@ describe('the command line', () => {
     expect([length.printed, length.reckoned]).toEqual(['304 mm', '240 + 44 + 20'])
   })
 
+  it('ends without a word when nobody reads what it prints any more', () => {
+    const file = join(mkdtempSync(join(tmpdir(), 'fingerling-cli-')), 'project.json')
+    writeFileSync(file, JSON.stringify(project))
+    const script = `npm run -s cli -- plan "$0" | true; echo "\${PIPESTATUS[0]}"`
+    const { stdout, stderr } = spawnSync('bash', ['-c', script, file], { cwd: root, encoding: 'utf8', timeout: 30000 })
+    expect([stdout.trim(), stderr]).toEqual(['0', ''])
+  })
+
   it('reads a file, and one holder of it', () => {
     const file = join(mkdtempSync(join(tmpdir(), 'fingerling-cli-')), 'project.json')
     const second = { ...project.holders[0], name: 'Even', choices: { pitch: 'even' } }
