@@ -4,19 +4,28 @@ import type { Rectangle } from '../slicing/curves'
 import { meet } from '../plain/bits'
 import { ACROSS, ALONG, PIECE } from '../plain/lying'
 
-/** The most pieces in a block. */
-export const MOST_IN_BLOCK = 3
+/** What blocks may be. */
+export interface May {
+  /** The most pieces in one. */
+  readonly pieces: number
+  /** What one may waste less what its pieces are worth, mm². */
+  readonly waste: number
+  /** So much more each of its pieces may waste than it is worth, and all together, mm². */
+  readonly each: Float64Array
+  readonly base: number
+}
 
 /** There is room for so many at first. */
 const FIRST = 2048
 
 /**
- * All blocks of up to three pieces that go into a sheet and waste no more than a full one may, in plain arrays: a hundred
- * thousand take a tenth of a second. A row is made in one order only; which pieces a block holds are bits of some words.
+ * All blocks of a few pieces that go into a sheet and waste no more than they may, in plain arrays: a hundred thousand take a
+ * tenth of a second. A row is made in one order only; which pieces a block holds are bits of some words.
  */
 export class FewBlocks {
   l = new Float64Array(FIRST)
   w = new Float64Array(FIRST)
+  /** What each wastes less what its pieces are worth, mm². */
   waste = new Float64Array(FIRST)
   axis = new Uint8Array(FIRST)
   /** What it is made of: two blocks, or a piece and whether it is turned. */
@@ -25,6 +34,8 @@ export class FewBlocks {
   /** Bits of the pieces, `words` of them for each block. */
   sets: Int32Array
   top = 0
+  /** What the pieces of each may waste more than they are worth, mm². */
+  private each = new Float64Array(FIRST)
 
   /**
    * @param words how many numbers the bits of a set take
@@ -39,27 +50,27 @@ export class FewBlocks {
   }
 
   /**
-   * @param limit what a block may waste, mm²
+   * @param worth of each piece, mm²
    * @returns false where there are more blocks than may be made
    */
-  build(pieces: readonly Shape[], limit: number): boolean {
+  build(pieces: readonly Shape[], worth: Float64Array, may: May): boolean {
     const { sheet } = this
     pieces.forEach(({ l, w, turns }, piece) => {
       for (const turned of turns ? [false, true] : [false]) {
         const [length, width] = turned ? [w, l] : [l, w]
         if (length > sheet.l + SAME || width > sheet.w + SAME || this.top === this.most) continue
         this.sets[this.top * this.words + (piece >> 5)] = 1 << (piece & 31)
-        this.add(length, width, 0, PIECE, piece, Number(turned))
+        this.add(length, width, -worth[piece]!, may.each[piece]!, PIECE, piece, Number(turned))
       }
     })
     const ends = [0, this.top]
-    for (let count = 2; count <= MOST_IN_BLOCK; count++) {
+    for (let count = 2; count <= may.pieces; count++) {
       for (let larger = count - 1; 2 * larger >= count; larger--) {
         const smaller = count - larger
         for (let i = ends[larger - 1]!; i < ends[larger]!; i++)
           for (let j = ends[smaller - 1]!; j < ends[smaller]!; j++) {
-            this.join(i, j, limit)
-            if (larger > smaller) this.join(j, i, limit)
+            this.join(i, j, may)
+            if (larger > smaller) this.join(j, i, may)
           }
       }
       ends.push(this.top)
@@ -68,10 +79,11 @@ export class FewBlocks {
   }
 
   /** Joins two blocks that have no piece in common; a row is joined only with what comes after its last block. */
-  private join(i: number, j: number, limit: number): void {
-    const { l, w, waste, axis, other, words, sets } = this
-    if (meet(sets, i * words, sets, j * words, words)) return
+  private join(i: number, j: number, may: May): void {
+    const { l, w, waste, each, axis, other, words, sets } = this
     const wasted = waste[i]! + waste[j]!
+    const limit = Math.min(may.waste, each[i]! + each[j]! + may.base)
+    if (wasted > limit || meet(sets, i * words, sets, j * words, words)) return
     const long = l[i]! + l[j]!
     const wide = w[i]! + w[j]!
     if (axis[j] !== ALONG && (axis[i] === ALONG ? other[i]! : i) < j && long <= this.sheet.l + SAME) {
@@ -86,15 +98,15 @@ export class FewBlocks {
 
   private put(i: number, j: number, axis: number, l: number, w: number, waste: number): void {
     if (this.top === this.most) return
-    const { words, sets, top } = this
+    const { words, sets, each, top } = this
     for (let k = 0; k < words; k++) sets[top * words + k] = sets[i * words + k]! | sets[j * words + k]!
-    this.add(l, w, waste, axis, i, j)
+    this.add(l, w, waste, each[i]! + each[j]!, axis, i, j)
   }
 
-  private add(l: number, w: number, waste: number, axis: number, one: number, other: number): void {
+  private add(l: number, w: number, waste: number, each: number, axis: number, one: number, other: number): void {
     const at = this.top++
     if (this.top === this.l.length) this.grow()
-    ;[this.l[at], this.w[at], this.waste[at], this.axis[at]] = [l, w, waste, axis]
+    ;[this.l[at], this.w[at], this.waste[at], this.each[at], this.axis[at]] = [l, w, waste, each, axis]
     ;[this.one[at], this.other[at]] = [one, other]
   }
 
@@ -104,7 +116,8 @@ export class FewBlocks {
       longer.set(list)
       return longer
     }
-    ;[this.l, this.w, this.waste] = [double(this.l), double(this.w), double(this.waste)]
+    ;[this.l, this.w] = [double(this.l), double(this.w)]
+    ;[this.waste, this.each] = [double(this.waste), double(this.each)]
     ;[this.axis, this.one, this.other, this.sets] = [
       double(this.axis),
       double(this.one),

@@ -4,10 +4,10 @@ import type { Lying } from '../blocks'
 import type { Layout } from '../layout'
 import { areaOfAll, mostDiffer, roomOf, stockWithin, type Problem, type Shape, type Sheet } from '../sheets'
 import { piecesIn } from '../plain/bits'
-import { Found } from '../plain/found'
-import { FullOfFew } from './full'
+import type { Found } from '../plain/found'
 import { lyingFull } from './lying'
-import { SetsOfSheets, type Open } from './sets'
+import { Pool } from './pool'
+import { SetsOfSheets, type Course } from './sets'
 
 /** So few pieces a sheet on average, and so many in all. */
 const FEW_EACH = 10
@@ -16,21 +16,28 @@ const MOST_PIECES = 150
 /** Where a sheet may waste this part of a piece on average, sheets are best filled one by one. */
 const ONE_BY_ONE = 0.25
 
-/** Of what a sheet may waste on average a full one wastes this part at first, but no more than this part of it; then more and more. */
-const FIRST = 0.75
-const LITTLE = 0.025
-const WIDER = 1.12
-
-/** Where there are too many of those, it begins with half of it, but with this at least, which is nothing: mm². */
+/** No more is wasted than may be, but for so much: mm². */
 const NOTHING = 1
 
-/** How many blocks are laid to find full sheets: that takes one to two seconds. */
-const BLOCKS = 1_000_000
+/** How sheets are chosen in a round at first, and then where that comes to its end. */
+const COURSE: Course = { chosen: 150_000, afterTwo: 100, tried: 8, from: 6000 }
+const wider = (course: Course): Course => ({
+  ...course,
+  afterTwo: 4 * course.afterTwo,
+  tried: 2 * course.tried,
+  from: 1.5 * course.from,
+})
 
-/** How many sheets are chosen in a round; and after each second one at first, more where that comes to its end. */
-const CHOSEN = 150_000
-const AFTER_TWO = 100
-const MORE = 4
+/** So many sets are found in a round, the likeliest of which are gone on with. */
+const GATHER = 500
+
+/**
+ * With each piece more there are so many times as many ways to cut a sheet, times their number; to go through them takes so many
+ * times as long; and each has to come out within what may be wasted, which is no less than this part of the sheet.
+ */
+const WAYS = 1.4
+const TIME = 3
+const NEXT_TO_NONE = 1e-4
 
 /** The last sheet is filled so often in a round, with as many pieces as all ways are for; three times as often with one less. */
 const LASTS = 10
@@ -38,7 +45,7 @@ const LASTS = 10
 /**
  * Fills equal sheets with few pieces each. There all sets of pieces that fill a sheet with little waste can be listed, thousands
  * of them; of those such are chosen that go together, and what is left of the last sheet is filled by all ways. With each round
- * full sheets may waste a little more, until there are too many.
+ * more are listed, by what pieces are worth.
  */
 export class FewEach {
   private readonly pieces: readonly Shape[]
@@ -48,14 +55,8 @@ export class FewEach {
   /** What all sheets may waste, mm². */
   private readonly slack: number
   private readonly allWays = new AllWays()
-  /** What a full sheet may waste, mm². */
-  private most: number
-  private found: Found | null = null
-  /** With more waste there are too many full sheets. */
-  private isWidest = false
-  /** Of the full sheets such were found that go together and leave one sheet. */
-  private goTogether = false
-  private afterTwo = AFTER_TWO
+  private readonly pool: Pool
+  private course = COURSE
   /** Pieces that the last sheet was tried with. */
   private readonly tried = new Set<string>()
 
@@ -80,19 +81,19 @@ export class FewEach {
     this.sheet = problem.sheets[this.kind]!
     this.sheets = stock.length
     this.slack = this.sheets * this.sheet.area - areaOfAll(problem)
-    this.most = Math.max(NOTHING, Math.min((FIRST * this.slack) / this.sheets, LITTLE * this.sheet.area))
+    this.pool = new Pool(this.pieces, this.sheet, this.slack / this.sheets)
   }
 
   /** How many full sheets are listed. */
   get listed(): number {
-    return this.found?.top ?? 0
+    return this.pool.found.top
   }
 
   /** @returns a plan with all pieces; null where this round came to none */
   next(): Layout | null {
     if (this.slack < 0) return null
-    if (!this.isWidest) this.list()
-    const laid = this.found && this.choose(this.found)
+    this.pool.list(this.means.over)
+    const laid = this.pool.least <= this.slack ? this.choose(this.pool) : null
     if (!laid) return null
     const used = laid.filter((lying) => lying.length > 0)
     return {
@@ -102,47 +103,51 @@ export class FewEach {
     }
   }
 
-  /** Lists full sheets; where there are too many for all, those of the time before are better, if any of them go together. */
-  private list(): void {
-    const { pieces, sheet, slack, most, means } = this
-    const full = new FullOfFew(pieces, sheet, most)
-    const found = new Found(full.blocks.words)
-    const all = full.all({ blocks: BLOCKS, over: means.over }, (set, waste) => found.add(set, waste))
-    if (!all && !this.found && most > NOTHING) {
-      this.most = Math.max(NOTHING, most / 2)
-      return
-    }
-    this.isWidest = !all || most >= slack
-    this.most *= WIDER
-    if (!all && this.goTogether) return
-    this.found = found
-    this.afterTwo = AFTER_TWO
-  }
-
   /** Chooses full sheets that go together. @returns where the pieces of each sheet lie */
-  private choose(found: Found): Lying[][] | null {
+  private choose({ found, reduced }: Pool): Lying[][] | null {
     const { pieces, sheet, sheets, slack, means } = this
-    const sets = new SetsOfSheets(pieces, found, { area: sheet.area, count: sheets, slack: slack + NOTHING }, means)
-    let laid: Lying[][] | null = null
-    let [open, lasts] = [0, 0]
-    const ended = sets.leavingOne({ chosen: CHOSEN, afterTwo: this.afterTwo }, (set) => {
-      open++
+    const sets = new SetsOfSheets(
+      pieces,
+      found,
+      reduced,
+      { area: sheet.area, count: sheets, slack: slack + NOTHING },
+      means,
+    )
+    const open: { chosen: readonly number[]; left: number[]; hope: number }[] = []
+    const ended = sets.leavingOne(this.course, (set) => {
       const left = piecesIn(set.covered, pieces.length, false)
       const name = left.join()
       if (left.length > FEW || this.tried.has(name)) return false
       this.tried.add(name)
-      laid = this.withLast(found, set, left)
-      lasts += 3 ** (left.length - FEW)
-      return laid !== null || lasts > LASTS
+      open.push({ chosen: set.chosen, left, hope: this.hopeOf(left) })
+      return open.length === GATHER
     })
-    if (ended) this.afterTwo *= MORE
-    this.goTogether = open > 0
-    return laid
+    open.sort((a, b) => b.hope - a.hope)
+    if (ended) this.course = wider(this.course)
+    let lasts = 0
+    for (const { chosen, left } of open) {
+      const laid = this.withLast(found, chosen, left)
+      if (laid) return laid
+      lasts += 3 ** (left.length - FEW)
+      if (lasts > LASTS || means.over()) break
+    }
+    return null
   }
 
-  private withLast(found: Found, { chosen }: Open, left: readonly number[]): Lying[][] | null {
+  private withLast(found: Found, chosen: readonly number[], left: readonly number[]): Lying[][] | null {
     const last = this.last(left)
-    return last && [...chosen.map((c) => this.lyingIn(found, c)), last]
+    const full = last && chosen.map((c) => this.lyingIn(found, c))
+    return full?.every((lying) => lying !== null) ? [...full, last!] : null
+  }
+
+  /** How likely some pieces fill a sheet, for the time that it takes to tell: the logarithm of what it is in proportion to. */
+  private hopeOf(left: readonly number[]): number {
+    const { area } = this.sheet
+    const spare = (area - left.reduce((sum, p) => sum + this.pieces[p]!.area, 0)) / area
+    return left.reduce(
+      (sum, _, i) => sum + Math.log(((i + 1) * WAYS) / TIME),
+      (left.length - 1) * Math.log(Math.max(NEXT_TO_NONE, spare)),
+    )
   }
 
   private last(left: readonly number[]): Lying[] | null {
@@ -153,9 +158,10 @@ export class FewEach {
     return lying && lying.map((l) => ({ ...l, piece: left[l.piece]! }))
   }
 
-  private lyingIn({ sets, words, waste }: Found, at: number): Lying[] {
+  private lyingIn({ sets, words, waste }: Found, at: number): Lying[] | null {
     const held = piecesIn(sets.subarray(at * words, (at + 1) * words), this.pieces.length, true)
     const shapes = held.map((p) => this.pieces[p]!)
-    return lyingFull(shapes, this.sheet, waste[at]!).map((l) => ({ ...l, piece: held[l.piece]! }))
+    const lying = lyingFull(shapes, this.sheet, waste[at]!)
+    return lying && lying.map((l) => ({ ...l, piece: held[l.piece]! }))
   }
 }

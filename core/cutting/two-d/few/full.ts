@@ -3,7 +3,7 @@ import type { Shape } from '../sheets'
 import type { Rectangle } from '../slicing/curves'
 import { exchange, meet, wordsFor } from '../plain/bits'
 import { ACROSS, ALONG } from '../plain/lying'
-import { FewBlocks } from './blocks'
+import { FewBlocks, type May } from './blocks'
 import { Sizes } from './sizes'
 
 /** The most blocks that are made. */
@@ -18,45 +18,61 @@ export interface Way {
   readonly last: number
 }
 
+/**
+ * Blocks that waste about as much less than their pieces are worth lie together: the least of all so many in a hundred, and so on.
+ * A few waste far less than nothing then, and for their sake alone all others need not be looked at.
+ */
+const PARTS = [0.02, 0.1, 0.3, 0.6, 1]
+
+/** Some blocks, none of which wastes less than so much, mm², by their length and by their width. */
+interface Alike {
+  readonly least: number
+  readonly along: Sizes
+  readonly across: Sizes
+}
+
 /** How many blocks are laid at most: taken away from a sheet, or filling the rest of it. */
 export interface Effort {
   readonly blocks: number
   readonly over: () => boolean
 }
 
-/** Is told a set, good until it returns, what it wastes in mm², and how. */
+/** Is told a set, good until it returns, what it wastes less what its pieces are worth, mm², and how. */
 type At = (set: Int32Array, waste: number, way: () => Way) => void
 
 /** The clock is asked once in so many of them. */
 const SELDOM = 256
 
 /**
- * All sets of few pieces that fill a sheet with little waste: blocks of up to three pieces are taken away from it edge to edge,
- * until one fills the rest. Of two that are taken away along the same axis one after the other the order is settled.
+ * All sets of few pieces that fill a sheet and waste little more than they are worth: blocks of a few are taken away from it edge
+ * to edge, until one fills the rest. Of two that are taken away along the same axis one after the other the order is settled.
  */
 export class FullOfFew {
   readonly blocks: FewBlocks
-  /** Blocks by their length, and by their width. */
-  private readonly along: Sizes
-  private readonly across: Sizes
-  private readonly complete: boolean
+  private readonly alike: readonly Alike[]
+  /** Whether there are no more blocks than may be made: else no sheets are found. */
+  readonly isComplete: boolean
   private readonly set: Int32Array
   private readonly taken: { block: number; axis: number }[] = []
   private left = 0
   private over = (): boolean => false
 
-  /** @param limit what a sheet may waste, mm² */
+  /**
+   * @param worth of each piece, mm²
+   * @param limit what a sheet may waste less what its pieces are worth, mm²
+   * @param may what blocks may be: what is taken away from a sheet together is held to the waste of one
+   */
   constructor(
     pieces: readonly Shape[],
+    worth: Float64Array,
     private readonly sheet: Rectangle,
     private readonly limit: number,
+    private readonly may: May,
   ) {
     const words = wordsFor(pieces.length)
     this.blocks = new FewBlocks(sheet, words, MOST_BLOCKS)
-    this.complete = this.blocks.build(pieces, limit)
-    const { top, l, w } = this.blocks
-    this.along = new Sizes(top, l, w)
-    this.across = new Sizes(top, w, l)
+    this.isComplete = this.blocks.build(pieces, worth, may)
+    this.alike = alike(this.blocks)
     this.set = new Int32Array(words)
   }
 
@@ -66,7 +82,7 @@ export class FullOfFew {
    * @returns whether it came to its end
    */
   all({ blocks, over }: Effort, at: At): boolean {
-    if (!this.complete) return false
+    if (!this.isComplete) return false
     ;[this.left, this.over] = [blocks, over]
     this.fill(this.sheet.l + SAME / 2, this.sheet.w + SAME / 2, 0, 0, -1, at)
     return this.left > 0
@@ -74,32 +90,35 @@ export class FullOfFew {
 
   /** @param axis along which a block was taken away last, and which */
   private fill(l: number, w: number, waste: number, axis: number, block: number, at: At): void {
-    const spare = this.limit - waste
     const { blocks, set, taken } = this
+    const rest = this.limit - waste
+    const lay = (last: number): void => {
+      const wasted = l * w - blocks.l[last]! * blocks.w[last]! + blocks.waste[last]!
+      if (wasted > rest || !this.isFree(last) || !this.goesOn()) return
+      this.turn(last)
+      at(set, waste + wasted, () => ({ taken: [...taken], last }))
+      this.turn(last)
+    }
     if (taken.length > 0)
-      this.along.filling(l, w, spare, (last) => {
-        const wasted = l * w - blocks.l[last]! * blocks.w[last]! + blocks.waste[last]!
-        if (wasted > spare || !this.isFree(last) || !this.goesOn()) return
-        this.turn(last)
-        at(set, waste + wasted, () => ({ taken: [...taken], last }))
-        this.turn(last)
-      })
+      for (const { least, along } of this.alike) if (least <= rest) along.filling(l, w, rest - least, lay)
     if (taken.length === DEPTH) return
+    const spare = this.may.waste - waste
     for (const now of [ALONG, ACROSS] as const) {
       const [length, width] = now === ALONG ? [l, w] : [w, l]
       const [takes, reaches] = now === ALONG ? [blocks.l, blocks.w] : [blocks.w, blocks.l]
-      const sizes = now === ALONG ? this.along : this.across
-      sizes.reaching(length, width, spare, (next) => {
+      const take = (next: number): void => {
         const wasted = blocks.waste[next]! + (width - reaches[next]!) * takes[next]!
         if (wasted > spare || blocks.axis[next] === now || (axis === now && next < block) || !this.isFree(next)) return
         if (!this.goesOn()) return
         this.turn(next)
         taken.push({ block: next, axis: now })
-        const rest = length - takes[next]!
-        this.fill(now === ALONG ? rest : l, now === ALONG ? w : rest, waste + wasted, now, next, at)
+        const left = length - takes[next]!
+        this.fill(now === ALONG ? left : l, now === ALONG ? w : left, waste + wasted, now, next, at)
         taken.pop()
         this.turn(next)
-      })
+      }
+      for (const { least, along, across } of this.alike)
+        if (least <= spare) (now === ALONG ? along : across).reaching(length, width, spare - least, take)
     }
   }
 
@@ -120,4 +139,14 @@ export class FullOfFew {
     const { words, sets } = this.blocks
     exchange(this.set, sets, block * words, words)
   }
+}
+
+/** Blocks by what they waste, about, and by their sizes; all together where none of their pieces is worth anything. */
+function alike({ top, l, w, waste }: FewBlocks): Alike[] {
+  const order = Int32Array.from({ length: top }, (_, i) => i).sort((a, b) => waste[a]! - waste[b]!)
+  const parts = waste[order[0]!]! < 0 ? PARTS : [1]
+  const some = parts.map((part, i) => order.subarray(Math.ceil((parts[i - 1] ?? 0) * top), Math.ceil(part * top)))
+  return some
+    .filter((blocks) => blocks.length > 0)
+    .map((blocks) => ({ least: waste[blocks[0]!]!, along: new Sizes(blocks, l, w), across: new Sizes(blocks, w, l) }))
 }

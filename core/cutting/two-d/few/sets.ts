@@ -18,14 +18,20 @@ export interface Sheets {
   readonly slack: number
 }
 
-/** How many sheets are chosen at most, fewer where there are many to choose from; and how many after each second one: so there are many beginnings. */
+/**
+ * How many sheets are chosen at most, fewer where there are many to choose from; how many after each second one: so there are many
+ * beginnings; and of the sheets that go with one after the first how many are tried.
+ */
 export interface Course {
   readonly chosen: number
   readonly afterTwo: number
+  readonly tried: number
+  /** So many sheets are chosen from at most, those that waste least beyond what their pieces are worth. */
+  readonly from: number
 }
 
-/** Sheets that waste little come first, but for so much by chance, in parts of what they waste. */
-const [LEAST, RANGE] = [0.5, 1]
+/** Such come first that waste least so counted, but for so much by chance, in parts of what a sheet wastes on average. */
+const CHANCE = 0.5
 
 /** To look through so many sheets takes as long as to choose one. */
 const LOOKED_THROUGH = 256
@@ -47,9 +53,11 @@ export class SetsOfSheets {
   private left = 0
   private asked = 0
 
+  /** @param reduced what each of those found wastes beyond what its pieces are worth, mm² */
   constructor(
     pieces: readonly Shape[],
     private readonly found: Found,
+    private readonly reduced: Float64Array,
     private readonly sheets: Sheets,
     private readonly means: Means,
   ) {
@@ -64,14 +72,15 @@ export class SetsOfSheets {
    * @returns whether it came to its end by itself, though not all may have been chosen after two
    */
   leavingOne(course: Course, at: (open: Open) => boolean): boolean {
-    const { top, waste, words } = this.found
-    const [first] = this.going
-    const keys = Float64Array.from({ length: top }, (_, i) => waste[i]! * (LEAST + RANGE * this.means.random()))
-    first!.forEach((_, i) => (first![i] = i))
-    first!.sort((a, b) => keys[a]! - keys[b]!)
+    const { found, reduced, sheets, means } = this
+    const order = Int32Array.from({ length: found.top }, (_, i) => i).sort((a, b) => reduced[a]! - reduced[b]!)
+    const chance = (CHANCE * sheets.slack) / sheets.count
+    const keys = Float64Array.from({ length: found.top }, (_, i) => reduced[i]! + chance * means.random())
+    const some = order.subarray(0, course.from).sort((a, b) => keys[a]! - keys[b]!)
+    this.going[0]!.set(some)
     this.left = course.chosen
-    const found = this.choose(top, new Int32Array(words), this.sheets.slack, { left: Infinity }, course, at)
-    return !found && this.left > 0
+    const isFound = this.choose(some.length, new Int32Array(found.words), sheets.slack, { left: Infinity }, course, at)
+    return !isFound && this.left > 0
   }
 
   /**
@@ -94,9 +103,11 @@ export class SetsOfSheets {
     const rarest = this.rarest(going, covered)
     if (rarest < 0) return false
     const list = this.going[level]!
-    for (let i = 0; i < going; i++) {
+    let tries = level === 0 ? Infinity : course.tried
+    for (let i = 0; i < going && tries > 0; i++) {
       const next = list[i]!
       if (!found.holds(next, rarest) || found.waste[next]! > spare) continue
+      tries--
       const now = covered.slice()
       found.addTo(now, next)
       const left = spare - found.waste[next]!

@@ -10,14 +10,14 @@ export class Sizes {
   private readonly first: Int32Array
   private readonly blocks: Int32Array
 
-  /** @param top how many blocks there are, @param along what they take, @param across how far they reach, mm */
+  /** @param some the blocks, @param along what each takes, @param across how far it reaches, mm */
   constructor(
-    top: number,
+    some: Int32Array,
     private readonly along: Float64Array,
     private readonly across: Float64Array,
   ) {
     let [long, wide, short] = [0, 0, Infinity]
-    for (let i = 0; i < top; i++) {
+    for (const i of some) {
       long = Math.max(long, along[i]!)
       wide = Math.max(wide, across[i]!)
       short = Math.min(short, along[i]!)
@@ -27,11 +27,11 @@ export class Sizes {
     this.firstRow = Math.floor(Math.min(short, long) / CELL)
     this.first = new Int32Array(this.rows * this.columns + 1)
     const cell = (i: number): number => Math.floor(along[i]! / CELL) * this.columns + Math.floor(across[i]! / CELL)
-    for (let i = 0; i < top; i++) this.first[cell(i) + 1]!++
+    for (const i of some) this.first[cell(i) + 1]!++
     for (let c = 1; c < this.first.length; c++) this.first[c]! += this.first[c - 1]!
     const next = this.first.slice()
-    this.blocks = new Int32Array(top)
-    for (let i = 0; i < top; i++) this.blocks[next[cell(i)]!++] = i
+    this.blocks = new Int32Array(some.length)
+    for (const i of some) this.blocks[next[cell(i)]!++] = i
   }
 
   /**
