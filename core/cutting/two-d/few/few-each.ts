@@ -81,7 +81,7 @@ export class FewEach {
     this.sheet = problem.sheets[this.kind]!
     this.sheets = stock.length
     this.slack = this.sheets * this.sheet.area - areaOfAll(problem)
-    this.pool = new Pool(this.pieces, this.sheet, this.slack / this.sheets)
+    this.pool = new Pool(this.pieces, this.sheet, Math.max(NOTHING, this.slack) / this.sheets)
   }
 
   /** How many full sheets are listed. */
