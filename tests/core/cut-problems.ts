@@ -1,11 +1,13 @@
 import type { Means } from '#core/cutting/means'
 import { below, randomFrom } from '#core/cutting/random'
 import type { FullSheet } from '#core/cutting/two-d/build-up'
+import { readInstance } from '#core/cutting/read-instance'
 import { layFull, type Layout } from '#core/cutting/two-d/layout'
 import { without } from '#core/cutting/two-d/rest'
+import { pose } from '#core/cutting/two-d/problem'
 import { areaOfAll, sameTogether, type Problem, type Shape, type Sheet } from '#core/cutting/two-d/sheets'
 import { faults } from './cut-checker'
-import { dissect } from './cut-instances'
+import { dissect, type Known } from './cut-instances'
 
 export const shapeOf = (l: number, w: number, turns: boolean): Shape => ({ l, w, area: l * w, turns })
 
@@ -83,4 +85,12 @@ export function checked(problem: Problem, full: readonly FullSheet[]): { faults:
   const laid = full.map((f, i) => layFull(problem, f, taken[i]!))
   const cost = full.reduce((sum, f) => sum + problem.sheets[f.sheet]!.cost, 0)
   return { faults: faultsOf(problem, { laid, left: [...pieceOf], cost }), left: pieceOf.length }
+}
+
+/** The problem of an instance, and what its best plan costs. */
+export function posed({ instance, best }: Known): { problem: Problem; limit: number } {
+  const read = readInstance(JSON.stringify(instance))
+  if (!read.ok) throw new Error('not an instance')
+  const { problem } = pose(read.instance)
+  return { problem, limit: best * problem.sheets[0]!.cost }
 }

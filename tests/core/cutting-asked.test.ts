@@ -1,15 +1,13 @@
 import { beforeEach, expect, it, vi } from 'vitest'
 import { meansUntil, MOST_BESIDE } from '#core/cutting/means'
 import { randomFrom } from '#core/cutting/random'
-import { readInstance } from '#core/cutting/read-instance'
 import { OneByOne } from '#core/cutting/two-d/one-by-one'
-import { pose } from '#core/cutting/two-d/problem'
 import { areaOfAll, sameTogether, type Problem } from '#core/cutting/two-d/sheets'
 import type { Play } from '#core/cutting/two-d/snug/blocks'
 import { BySteps } from '#core/cutting/two-d/snug/by-steps'
 import type { SnugSheets } from '#core/cutting/two-d/snug/sheets'
 import { panelsOfManySheets } from './cut-instances'
-import { SHEET, shrunk, slackOf } from './cut-problems'
+import { posed, SHEET, shrunk, slackOf } from './cut-problems'
 
 /** What full sheets were asked for, one time after the other. */
 const { asked } = vi.hoisted(() => ({ asked: [] as { snug: SnugSheets; problem: Problem; play: Play }[] }))
@@ -50,12 +48,9 @@ it('searches beside the first take steps that share out the room between two of 
 })
 
 it('full sheets may waste less by and by where as many are found as may be', () => {
-  const { instance, best } = panelsOfManySheets(40298)
-  const read = readInstance(JSON.stringify(instance))
-  if (!read.ok) throw new Error('unreadable')
-  const { problem } = pose(read.instance)
+  const { problem, limit } = posed(panelsOfManySheets(40298))
   const means = meansUntil(randomFrom(2), 1, null, () => 0, Infinity)
-  const search = new OneByOne(problem, best * problem.sheets[0]!.cost, { ...means, over: () => asked.length > 4 })
+  const search = new OneByOne(problem, limit, { ...means, over: () => asked.length > 4 })
   search.next()
   const parts = asked.map(({ problem, play }) => {
     const [sheet] = problem.sheets

@@ -1,10 +1,8 @@
 import { describe, expect, it } from 'vitest'
 import { AllWays, FEW, FEW_FOR_TWO } from '#core/cutting/two-d/all-ways'
 import { piecesIn, type Lying } from '#core/cutting/two-d/blocks'
-import { readInstance } from '#core/cutting/read-instance'
 import { LastOne } from '#core/cutting/two-d/last-one'
 import type { Layout } from '#core/cutting/two-d/layout'
-import { pose } from '#core/cutting/two-d/problem'
 import { demandOf, sameTogether, type Problem, type Shape, type Sheet } from '#core/cutting/two-d/sheets'
 import type { SnugBlock } from '#core/cutting/two-d/snug/block'
 import { SnugBlocks } from '#core/cutting/two-d/snug/blocks'
@@ -13,7 +11,7 @@ import { SnugSheets } from '#core/cutting/two-d/snug/sheets'
 import { ofSnug, thriftyFirst } from '#core/cutting/two-d/snug/thrifty'
 import { layOut } from '#core/cutting/two-d/solve'
 import { panelsShrunkFreely } from './cut-instances'
-import { faultsOf, meansOf, problemOf, SHEET, shapeOf, sheetOf, shrunk, slackOf } from './cut-problems'
+import { faultsOf, meansOf, posed, problemOf, SHEET, shapeOf, sheetOf, shrunk, slackOf } from './cut-problems'
 
 const never = (): boolean => false
 
@@ -258,14 +256,12 @@ describe('the last sheet', () => {
   })
 
   it('is the only one at times, and then found by the whole search', () => {
-    const { instance, best } = panelsShrunkFreely(1028)
-    const read = readInstance(JSON.stringify(instance))
-    if (!read.ok) throw new Error(instance.id)
-    const { problem } = pose(read.instance)
+    const known = panelsShrunkFreely(1028)
+    const { problem } = posed(known)
     let plan: Layout | null = null
     for (const found of layOut(problem, { ...meansOf(1), rounds: 8 })) plan = found
     expect(plan!.left).toEqual([])
-    expect(plan!.laid).toHaveLength(best)
+    expect(plan!.laid).toHaveLength(known.best)
     expect(faultsOf(problem, plan!)).toEqual([])
   })
 })

@@ -1,10 +1,8 @@
 import { describe, expect, it } from 'vitest'
 import { below, randomFrom } from '#core/cutting/random'
-import { readInstance } from '#core/cutting/read-instance'
 import type { Layout } from '#core/cutting/two-d/layout'
 import { OneByOne } from '#core/cutting/two-d/one-by-one'
 import { layoutOf } from '#core/cutting/two-d/layout'
-import { pose } from '#core/cutting/two-d/problem'
 import { together, without } from '#core/cutting/two-d/rest'
 import { firstPlan } from '#core/cutting/two-d/search'
 import { areaOfAll, sameTogether, stockWithin, type Problem, type Shape } from '#core/cutting/two-d/sheets'
@@ -14,7 +12,7 @@ import { fullSheet } from '#core/cutting/two-d/snug/full'
 import { SnugSheets } from '#core/cutting/two-d/snug/sheets'
 import { EachInTurn, LikeliestFirst, SmallestFirst } from '#core/cutting/two-d/snug/turns'
 import { panels } from './cut-instances'
-import { faultsOf, meansOf, shapeOf, sheetOf, shrunk } from './cut-problems'
+import { faultsOf, meansOf, posed, shapeOf, sheetOf, shrunk } from './cut-problems'
 
 const never = (): boolean => false
 
@@ -207,10 +205,8 @@ describe('sheets filled one by one', () => {
 
   it('come out in a few rounds where a sheet may waste a quarter of a piece', () => {
     // a hundred and nineteen pieces of seven sheets: the way before needed eight and more
-    const read = readInstance(JSON.stringify(panels(7004).instance))
-    if (!read.ok) throw new Error('unreadable')
-    const { problem } = pose(read.instance)
-    const plan = planOf(6, problem, 7 * problem.sheets[0]!.cost, 2)
+    const { problem, limit } = posed(panels(7004))
+    const plan = planOf(6, problem, limit, 2)
     expect(plan?.left).toEqual([])
   })
 

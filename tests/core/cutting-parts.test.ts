@@ -11,6 +11,7 @@ import { firstPlan } from '#core/cutting/two-d/search'
 import { fewerSetUps, setUps } from '#core/cutting/two-d/set-ups'
 import { stateOf } from '#core/cutting/two-d/tree-of'
 import { panels } from './cut-instances'
+import { posed } from './cut-problems'
 
 describe('the fullest bar', () => {
   it('is the best of all subsets', () => {
@@ -59,9 +60,7 @@ describe('packed counts', () => {
 describe('a plan read back as cuts', () => {
   it('holds the same pieces on the same sheets, the same way round', () => {
     for (let seed = 1; seed <= 24; seed++) {
-      const read = readInstance(JSON.stringify(panels(seed).instance))
-      if (!read.ok) throw new Error('no instance')
-      const { problem } = pose(read.instance)
+      const { problem } = posed(panels(seed))
       const layout = layoutOf(problem, firstPlan(problem, randomFrom(seed)))
       const again = layoutOf(problem, stateOf(problem, layout))
       const told = (l: typeof layout) =>

@@ -52,7 +52,7 @@ const FEW_NEW = 0.05
  */
 export class Pool {
   found: Found
-  /** What each wastes beyond what its pieces are worth, mm²: of all sheets of a plan together as much as there is to waste too little. */
+  /** What each wastes beyond what its pieces are worth, mm²; all pieces together are worth what all sheets may waste. */
   reduced: Float64Array = new Float64Array()
   /** What full sheets waste that take each piece once, where parts of them may be taken: no plan of these wastes less, but for little. mm² */
   least = Infinity

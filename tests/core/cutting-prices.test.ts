@@ -1,0 +1,152 @@
+import { describe, expect, it } from 'vitest'
+import { randomFrom } from '#core/cutting/random'
+import { FewBlocks } from '#core/cutting/two-d/few/blocks'
+import { FullOfFew } from '#core/cutting/two-d/few/full'
+import { lyingFull } from '#core/cutting/two-d/few/lying'
+import { Pool } from '#core/cutting/two-d/few/pool'
+import { holdingOf, price, reducedOf } from '#core/cutting/two-d/few/prices'
+import { piecesIn } from '#core/cutting/two-d/plain/bits'
+import { Found } from '#core/cutting/two-d/plain/found'
+import { areaOfAll, sameTogether, type Shape } from '#core/cutting/two-d/sheets'
+import { panelsOfSeveralSheets } from './cut-instances'
+import { faultsOf, posed, problemOf, SHEET, shapeOf, shrunk } from './cut-problems'
+import { ALL, mayWaste, setsOf } from './few-sheets'
+
+describe('full sheets by what their pieces are worth', () => {
+  it('are all that waste no more beyond it', () => {
+    let compared = 0
+    for (let seed = 1; seed <= 12; seed++) {
+      const random = randomFrom(seed)
+      const pieces = shrunk(seed, [SHEET, SHEET], 5, 25, seed % 2 === 0)
+      const worth = Float64Array.from(pieces, () => (random() - 0.4) * 0.04 * SHEET.area)
+      const limit = 0.01 * SHEET.area
+      const told = new Map<string, number>()
+      new FullOfFew(pieces, worth, SHEET, limit, mayWaste(SHEET.area, pieces.length)).all(ALL, (set, waste) => {
+        told.set(piecesIn(set, pieces.length, true).join(), waste)
+      })
+      const beyond = (name: string): number =>
+        name.split(',').reduce((rest, p) => rest - pieces[Number(p)]!.area - worth[Number(p)]!, SHEET.area)
+      for (const [name, waste] of told) {
+        expect(waste).toBeCloseTo(beyond(name), 1)
+        expect(waste).toBeLessThanOrEqual(limit)
+      }
+      const all = [...setsOf(pieces, 0.1 * SHEET.area).keys()].filter((name) => beyond(name) <= limit - 1)
+      compared += all.length
+      for (const name of all) expect(told.has(name), `${seed}: ${name}`).toBe(true)
+    }
+    expect(compared).toBeGreaterThan(20)
+  })
+
+  it('may be held to what each of their pieces may waste in a block', () => {
+    const pieces = shrunk(3, [SHEET, SHEET, SHEET], 6, 25, true)
+    const worth = new Float64Array(pieces.length)
+    const count = (part: number): number => {
+      const each = Float64Array.from(pieces, (p) => part * p.area)
+      const blocks = new FewBlocks(SHEET, 1, 100_000)
+      blocks.build(pieces, worth, { pieces: 3, waste: 0.05 * SHEET.area, each, base: 0 })
+      for (let i = 0; i < blocks.top; i++) {
+        const held = piecesIn(blocks.sets.subarray(i, i + 1), pieces.length, true)
+        expect(blocks.waste[i]).toBeLessThanOrEqual(held.reduce((sum, p) => sum + each[p]!, 0) + 1e-6)
+      }
+      return blocks.top
+    }
+    expect(count(0.01)).toBeLessThan(count(0.03))
+  })
+
+  it('lie as they are told, of five and five too, and nowhere where they fill none', () => {
+    // each half is cut into five by turns, so that no three of them make a block beside the others
+    const half = (top: number): Shape[] => {
+      const a = SHEET.l / 2
+      const [x, y] = [a / 3, top]
+      return [
+        shapeOf(a - x, y, false),
+        shapeOf(x, SHEET.w - y, false),
+        shapeOf(a - x, SHEET.w - y - 100, false),
+        shapeOf(a - x, 100, false),
+        shapeOf(x, y, false),
+      ]
+    }
+    const pieces = [...half(200), ...half(260)]
+    const waste = SHEET.area - pieces.reduce((sum, p) => sum + p.area, 0)
+    const lying = lyingFull(pieces, SHEET, waste)!
+    expect(lying).toHaveLength(10)
+    const layout = { laid: [{ sheet: 0, lying }], left: [], cost: SHEET.cost }
+    expect(faultsOf({ ...sameTogether(pieces), sheets: [SHEET] }, layout)).toEqual([])
+    expect(lyingFull([...pieces.slice(1), shapeOf(SHEET.l, 5, false)], SHEET, waste)).toBeNull()
+  })
+})
+
+describe('what pieces are worth', () => {
+  /** Sheets that hold some pieces and waste so much. */
+  const of = (sheets: readonly (readonly [pieces: readonly number[], waste: number])[]): Found => {
+    const found = new Found(1)
+    for (const [pieces, waste] of sheets) found.add(Int32Array.of(pieces.reduce((set, p) => set | (1 << p), 0)), waste)
+    return found
+  }
+
+  it('is such that each is in one sheet, those being taken the likelier the less they waste beyond it', () => {
+    const random = randomFrom(7)
+    // one plan of four sheets, and two hundred others
+    const plan = [0, 1, 2, 3].map((s) => [[3 * s, 3 * s + 1, 3 * s + 2], 1 + s] as const)
+    const others = Array.from({ length: 200 }, () => {
+      const all = Array.from({ length: 12 }, (_, p) => p).sort(() => random() - 0.5)
+      return [all.slice(0, 3), 1 + 5 * random()] as const
+    })
+    const found = of([...plan, ...others])
+    const worth = new Float64Array(12)
+    const holding = holdingOf(found)
+    const average = 2.5
+    price(found, holding, worth, average)
+    const reduced = reducedOf(found, holding, worth)
+    const held = new Float64Array(12)
+    for (let i = 0; i < found.top; i++)
+      for (const p of holding.pieces.subarray(holding.first[i], holding.first[i + 1]))
+        held[p]! += Math.exp(-reduced[i]! / (0.06 * average))
+    for (const times of held) expect(times).toBeCloseTo(1, 0)
+    expect(Math.max(...held) - Math.min(...held)).toBeLessThan(0.3)
+    // so all together are worth no more than the plan wastes, but for what is left to chance
+    expect(worth.reduce((sum, value) => sum + value, 0)).toBeLessThan(1 + 2 + 3 + 4 + 0.5)
+  })
+
+  it('is more for a piece that is only in sheets which waste much, and bounded for one in none', () => {
+    const sheets = [0, 1, 2, 3].flatMap((a) => [4, 5, 6].map((b) => [[a, b], 1] as const))
+    const found = of([...sheets, [[0, 7], 9], [[1, 7], 9]])
+    const worth = new Float64Array(9)
+    price(found, holdingOf(found), worth, 10)
+    for (const p of [4, 5, 6]) expect(worth[7]).toBeGreaterThan(worth[p]! + 2)
+    expect(worth[8]).toBe(5)
+  })
+
+  it('brings full sheets to light that waste more, for what is hard to place', () => {
+    const { problem } = posed(panelsOfSeveralSheets(22040))
+    const pieces = problem.pieces.map((p) => problem.shapes[p]!)
+    const sheet = problem.sheets[0]!
+    const slack = 7 * sheet.area - areaOfAll(problem)
+    const pool = new Pool(pieces, sheet, slack / 7)
+    /** What the one that wastes most does, in parts of what a sheet may on average. */
+    const most = (): number => (7 * Math.max(...pool.found.waste.subarray(0, pool.found.top))) / slack
+    pool.list(() => false)
+    expect(most()).toBeLessThanOrEqual(0.75)
+    for (let i = 0; i < 5; i++) pool.list(() => false)
+    expect(most()).toBeGreaterThan(1.5)
+    expect(pool.reduced).toHaveLength(pool.found.top)
+    // with parts of sheets a good deal less is wasted than may be
+    expect(pool.least).toBeLessThan(0.7 * slack)
+    // what is told of a list that was broken off is not gone by
+    pool.list(() => true)
+    expect(pool.least).toBe(Infinity)
+  })
+
+  it('is told by the best of very many, and some with each piece', () => {
+    const problem = problemOf(1, 10, 10, 15, true)
+    const pieces = problem.pieces.map((p) => problem.shapes[p]!)
+    const sheet = problem.sheets[0]!
+    const pool = new Pool(pieces, sheet, (10 * sheet.area - areaOfAll(problem)) / 10)
+    for (let i = 0; i < 9; i++) pool.list(() => false)
+    expect(pool.found.top).toBeGreaterThan(1000)
+    expect(pool.found.top).toBeLessThanOrEqual(40_000 + 200_000)
+    const { first, pieces: held } = holdingOf(pool.found)
+    expect(first[pool.found.top]).toBe(held.length)
+    expect(new Set(held).size).toBeGreaterThan(0.9 * pieces.length)
+  })
+})

@@ -1,0 +1,30 @@
+import type { May } from '#core/cutting/two-d/few/blocks'
+import { FullOfFew } from '#core/cutting/two-d/few/full'
+import { piecesIn } from '#core/cutting/two-d/plain/bits'
+import type { Shape } from '#core/cutting/two-d/sheets'
+import { SHEET } from './cut-problems'
+
+/** Everything, without a clock. */
+export const ALL = { blocks: Infinity, over: () => false }
+
+/** Blocks of up to three pieces that waste no more than so much, mm². */
+export const mayWaste = (waste: number, pieces: number): May => ({
+  pieces: 3,
+  waste,
+  each: new Float64Array(pieces),
+  base: Infinity,
+})
+
+/** Full sheets that waste no more than so much, their pieces being worth nothing. */
+export const fullOf = (pieces: readonly Shape[], limit: number): FullOfFew =>
+  new FullOfFew(pieces, new Float64Array(pieces.length), SHEET, limit, mayWaste(limit, pieces.length))
+
+/** All sets that fill the sheet, by the pieces in them, with what they waste. */
+export function setsOf(pieces: readonly Shape[], limit: number): Map<string, number> {
+  const found = new Map<string, number>()
+  fullOf(pieces, limit).all(ALL, (set, waste) => {
+    const name = piecesIn(set, pieces.length, true).join()
+    found.set(name, Math.min(waste, found.get(name) ?? Infinity))
+  })
+  return found
+}
