@@ -1,4 +1,4 @@
-import { wordsFor } from '../plain/bits'
+import { eachIn, wordsFor } from '../plain/bits'
 import { Found } from '../plain/found'
 import type { Shape, Sheet } from '../sheets'
 import { FullOfFew } from './full'
@@ -117,9 +117,7 @@ export class Pool {
 
   private worthOf(set: Int32Array): number {
     let sum = 0
-    for (let k = 0; k < set.length; k++)
-      for (let bits = set[k]!; bits !== 0; bits &= bits - 1)
-        sum += this.worth[(k << 5) + 31 - Math.clz32(bits & -bits)]!
+    eachIn(set, 0, set.length, (piece) => (sum += this.worth[piece]!))
     return sum
   }
 

@@ -1,3 +1,4 @@
+import { eachIn } from '../plain/bits'
 import type { Found } from '../plain/found'
 
 /**
@@ -33,9 +34,7 @@ export function holdingOf({ top, words, sets }: Found): Holding {
   const first = new Int32Array(top + 1)
   const pieces: number[] = []
   for (let i = 0; i < top; i++) {
-    for (let k = 0; k < words; k++)
-      for (let bits = sets[i * words + k]!; bits !== 0; bits &= bits - 1)
-        pieces.push((k << 5) + 31 - Math.clz32(bits & -bits))
+    eachIn(sets, i * words, words, (piece) => pieces.push(piece))
     first[i + 1] = pieces.length
   }
   return { first, pieces: Uint8Array.from(pieces) }

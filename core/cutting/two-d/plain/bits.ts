@@ -19,3 +19,9 @@ export const piecesIn = (set: Int32Array, count: number, having: boolean): numbe
 export function exchange(set: Int32Array, sets: Int32Array, from: number, words: number): void {
   for (let k = 0; k < words; k++) set[k]! ^= sets[from + k]!
 }
+
+/** Tells each piece that a set has, the least first. @param from where it begins in its array, @param words how many numbers it takes */
+export function eachIn(sets: Int32Array, from: number, words: number, at: (piece: number) => void): void {
+  for (let k = 0; k < words; k++)
+    for (let bits = sets[from + k]!; bits !== 0; bits &= bits - 1) at((k << 5) + 31 - Math.clz32(bits & -bits))
+}

@@ -1,4 +1,4 @@
-import { has, meet } from './bits'
+import { eachIn, has, meet } from './bits'
 
 /** Sets of pieces that fill a sheet, each once, with the least that it wastes. */
 export class Found {
@@ -57,10 +57,8 @@ export class Found {
   /** Adds up how many of the first so many in a list hold each piece. */
   count(list: Int32Array, length: number, holding: Int32Array): void {
     const { sets, words } = this
-    for (let i = 0; i < length; i++)
-      for (let k = 0; k < words; k++)
-        for (let bits = sets[list[i]! * words + k]!; bits !== 0; bits &= bits - 1)
-          holding[(k << 5) + 31 - Math.clz32(bits & -bits)]!++
+    const add = (piece: number): number => holding[piece]!++
+    for (let i = 0; i < length; i++) eachIn(sets, list[i]! * words, words, add)
   }
 
   private grow(): void {
