@@ -5,6 +5,7 @@ import { FullSheets } from './full-sheets'
 import { LastOne } from './last-one'
 import { layoutOf, outOfBlocks, type Layout } from './layout'
 import { Refill } from './refill'
+import { HardestFirst } from './exact/hardest-first'
 import { FewEach } from './few/few-each'
 import { firstPlan, LimitSearch, PATIENT, QUICK } from './search'
 import { OneByOne } from './one-by-one'
@@ -107,6 +108,12 @@ function fillingFor(
   return stock.every((s) => s === stock[0]) && !sameEachTime ? [oneByOne] : [trees, oneByOne]
 }
 
+const fewEach = (problem: Problem, limit: number, means: Means): FewEach | null =>
+  FewEach.isFor(problem, stockWithin(problem, limit)) ? new FewEach(problem, limit, means) : null
+
+const hardestFirst = (problem: Problem, limit: number, means: Means): HardestFirst | null =>
+  HardestFirst.isFor(problem, stockWithin(problem, limit)) ? new HardestFirst(problem, limit, means) : null
+
 /** Looks for a plan within a limit by several ways. */
 class Cheaper {
   private readonly single: LimitSearch
@@ -116,8 +123,8 @@ class Cheaper {
   private readonly filling: readonly Pick<OneByOne, 'next'>[]
   private fills = 0
   private readonly roomy: boolean
-  /** Where there are few pieces in each sheet and something may be wasted, but not much. */
-  private readonly few: FewEach | null
+  /** Where there are few pieces in each sheet and something may be wasted, but not much; or nothing, however many there are. */
+  private readonly listing: Pick<FewEach, 'next'> | null
   /** Nothing may be wasted. */
   private readonly tight: boolean
   /** So much may be wasted that blocks that fit are no use. */
@@ -146,13 +153,13 @@ class Cheaper {
     const room = roomOf(problem, stock)
     const isLoose = !this.tight && room - areaOfAll(problem) > LOOSE * room
     this.loose = isLoose || full.play(1) === null
-    this.few = !isLoose && !this.tight && FewEach.isFor(problem, stock) ? new FewEach(problem, limit, means) : null
+    this.listing = isLoose ? null : this.tight ? hardestFirst(problem, limit, means) : fewEach(problem, limit, means)
   }
 
   /** @returns the plan within the limit that leaves least */
   round(): Layout {
     if (this.begins) this.begin()
-    else if (!this.fillFewEach() && !this.agree()) this.goOn(this.rounds++)
+    else if (!this.list() && !this.agree()) this.goOn(this.rounds++)
     return this.best
   }
 
@@ -161,13 +168,13 @@ class Cheaper {
     this.single.run({ over: this.means.over, steps: BRIEFLY })
   }
 
-  /** Few pieces in each sheet have every other turn of their own, in searches beside the first most. @returns whether they had it */
-  private fillFewEach(): boolean {
-    if (!this.few) return false
+  /** Where full sheets can be listed that has every other turn, in searches beside the first most. @returns whether it had it */
+  private list(): boolean {
+    if (!this.listing) return false
     const turn = this.turns++ % SELDOM
     const has = (this.means.beside ?? 0) > 0 ? turn < SELDOM - 1 : turn % 2 === 0
     if (!has) return false
-    const found = this.few.next()
+    const found = this.listing.next()
     if (found) this.sheets.offer(found)
     return true
   }
