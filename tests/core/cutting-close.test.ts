@@ -9,7 +9,8 @@ import { isForClose, isLittle, littleWaste } from '#core/cutting/two-d/close/lit
 import { piecesIn } from '#core/cutting/two-d/plain/bits'
 import { together, without } from '#core/cutting/two-d/rest'
 import { sameTogether, type Problem, type Shape } from '#core/cutting/two-d/sheets'
-import { faultsOf, problemOf, SHEET, shapeOf, shrunk } from './cut-problems'
+import { panelsOfSeveralSheets } from './cut-instances'
+import { checked, faultsOf, meansOf, posed, problemOf, SHEET, shapeOf, shrunk } from './cut-problems'
 
 const never = (): boolean => false
 const EFFORT = { blocks: 40_000, laid: 300_000, sheets: 2000, over: never }
@@ -179,15 +180,30 @@ describe('sheets filled closely', () => {
 
   it('may waste more until enough are found, and less where there are too many blocks', () => {
     const problem = problemWith(shrunk(5, [SHEET, SHEET, SHEET], 14, 12, false), 3)
-    const little = littleWaste(problem, 0, [0.001 * SHEET.area, 0.1 * SHEET.area], 20, never)
+    const little = littleWaste(problem, 0, [0.001 * SHEET.area, 0.1 * SHEET.area], 20, meansOf(1))
     expect(little.sheets.count).toBeGreaterThanOrEqual(20)
     expect(little.most).toBeGreaterThan(0.001 * SHEET.area)
     expect(little.built).toBeGreaterThan(little.sheets.built)
-    const atOnce = littleWaste(problem, 0, [0.001 * SHEET.area, 0.0011 * SHEET.area], 20, never)
+    const atOnce = littleWaste(problem, 0, [0.001 * SHEET.area, 0.0011 * SHEET.area], 20, meansOf(1))
     expect([atOnce.most, atOnce.sheets.count]).toEqual([0.001 * SHEET.area, 0])
-    const far = littleWaste(problem, 0, [0.1 * SHEET.area, 0.5 * SHEET.area], Infinity, never)
+    const far = littleWaste(problem, 0, [0.1 * SHEET.area, 0.5 * SHEET.area], Infinity, meansOf(1))
     expect(far.most).toBeLessThanOrEqual(0.1 * SHEET.area)
     expect(far.sheets.count).toBeGreaterThan(0)
+  })
+
+  it('are made of some of the pieces where so many blocks go together that none is made of all', () => {
+    // 128 small ones, all of which may be turned: forty thousand blocks go together before one is large
+    const { problem } = posed(panelsOfSeveralSheets(61_015))
+    const { area } = problem.sheets[0]!
+    const sheets = new CloseSheets(problem, 0, { share: 0.004, base: 1e-4 * area, most: 0.005 * area }, EFFORT)
+    expect([sheets.find(), sheets.count]).toEqual([false, 0])
+    const little = littleWaste(problem, 0, [0.005 * area, 0.02 * area], 20, meansOf(1))
+    expect(little.sheets.count).toBeGreaterThanOrEqual(20)
+    for (let i = 0; i < 20; i++) {
+      const full = little.sheets.fullSheet(i)
+      expect(checked(problem, [full]).faults).toEqual([])
+      expect(full.waste).toBeLessThanOrEqual(little.most)
+    }
   })
 
   it('are for equal sheets, many different pieces each, and little waste', () => {

@@ -119,7 +119,7 @@ function byAllWays(problem: Problem, kind: number, { over }: Means): Layout | nu
 function closely(problem: Problem, limit: number, kind: number, slack: number, means: Means): Layout | null {
   const { random, over } = means
   const first = slack * CLOSE_LITTLE * (0.8 + 0.4 * random())
-  const { sheets } = littleClose(problem, kind, [first, slack * MOST], ENOUGH, over)
+  const { sheets } = littleClose(problem, kind, [first, slack * MOST], ENOUGH, means)
   const lastOne = new CloseLast()
   const { area, cost } = problem.sheets[kind]!
   for (const one of thriftyFirst(ofClose(sheets), problem, slack).slice(0, CLOSE_TRIES)) {

@@ -194,10 +194,16 @@ export class OneByOne {
 
   /** Full sheets of one kind, all but equal pieces being told apart. */
   private closely(rest: Problem, kind: number, slack: number, left: number): Tried {
-    const { random, over } = this.means
+    const { random } = this.means
     const { area } = rest.sheets[kind]!
     const first = Math.max((slack * CLOSE_LITTLE) / left, ((this.shares.get(left) ?? 0) * area) / MORE)
-    const { sheets, most, built } = littleWaste(rest, kind, [first * (0.8 + 0.4 * random()), slack], CLOSE_ENOUGH, over)
+    const { sheets, most, built } = littleWaste(
+      rest,
+      kind,
+      [first * (0.8 + 0.4 * random()), slack],
+      CLOSE_ENOUGH,
+      this.means,
+    )
     this.shares.set(left, most / area)
     return { found: ofClose(sheets), work: built / CLOSE_WORK }
   }

@@ -1,3 +1,5 @@
+import type { Means } from '../../means'
+import type { Random } from '../../random'
 import { areaOfAll, mostDiffer, roomOf, type Problem } from '../sheets'
 import { CloseSheets, type Effort } from './full'
 
@@ -34,6 +36,14 @@ export function isLittle(problem: Problem, stock: readonly number[]): boolean {
   return ((room - areaOfAll(problem)) / room) * problem.pieces.length <= ROOMY * stock.length
 }
 
+/**
+ * Where so many blocks go together that in so many tries, each with less waste, no sheet came of as many as may be, it is tried
+ * with this part of the pieces; of what is left for this many sheets or fewer nothing more is left out.
+ */
+const IN_VAIN = 3
+const SOME = 0.8
+const FEW_SHEETS = 2
+
 /** Full sheets, what one of them may waste, mm², and how many blocks were made in all. */
 export interface Little {
   readonly sheets: CloseSheets
@@ -42,7 +52,8 @@ export interface Little {
 }
 
 /**
- * Full sheets of one kind with little waste, more being allowed by and by until enough are found.
+ * Full sheets of one kind with little waste, more being allowed by and by until enough are found. Of pieces of which too many go
+ * together for any to be found they are made of some, by chance, rather the large ones.
  * @param kind of the sheets
  * @param waste what a sheet may waste at first and at last, mm²
  */
@@ -51,19 +62,23 @@ export function littleWaste(
   kind: number,
   [first, last]: readonly [first: number, last: number],
   enough: number,
-  over: () => boolean,
+  { random, over }: Pick<Means, 'random' | 'over'>,
 ): Little {
   const { area } = problem.sheets[kind]!
   let best: Little | null = null
-  let built = 0
+  let [some, inVain, built] = [problem, 0, 0]
   for (let most = first, way = 1; ;) {
     const may = { share: (SHARE * most) / area, base: BASE * most, most }
     const effort: Effort = { ...EFFORT, over }
-    const sheets = new CloseSheets(problem, kind, may, effort)
+    const sheets = new CloseSheets(some, kind, may, effort)
     const all = sheets.find()
     built += sheets.built
     if (!best || sheets.count > best.sheets.count) best = { sheets, most, built }
     if (sheets.count >= enough || over()) break
+    if (!all && sheets.count === 0 && ++inVain === IN_VAIN && areaOfAll(some) * SOME > FEW_SHEETS * area) {
+      ;[some, inVain, most, way] = [someOf(some, random), 0, first, 1]
+      continue
+    }
     // too many blocks for larger ones to be made: less waste makes fewer, unless that was too little before
     if (!all && best.most < most) break
     if (!all) way = -1
@@ -72,4 +87,13 @@ export function littleWaste(
     if (most > last || most < 1) break
   }
   return { ...best, built }
+}
+
+/** The same with some of the pieces, by chance, the larger the likelier. */
+function someOf(problem: Problem, random: Random): Problem {
+  const { pieces, shapes } = problem
+  const keys = pieces.map((p) => Math.log(random()) / shapes[p]!.area)
+  const order = pieces.map((_, i) => i).sort((a, b) => keys[b]! - keys[a]!)
+  const kept = order.slice(0, Math.floor(SOME * pieces.length)).sort((a, b) => a - b)
+  return { ...problem, pieces: kept.map((i) => pieces[i]!) }
 }

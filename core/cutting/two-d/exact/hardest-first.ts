@@ -36,8 +36,9 @@ const FOR_EACH = 5
 /** So many of them are kept, each as a beginning of its own. */
 const KEPT = 10
 
-/** In one of so many rounds it is begun anew. */
+/** In one of so many rounds it is begun anew; and in one of so many what waits is forgotten, or there would be ever more. */
 const ANEW = 4
+const FORGET = 100
 
 /**
  * So many rounds follow each other, or as many as it takes to lay so many blocks, each that is made and each sheet that is found
@@ -55,7 +56,7 @@ const CHOSEN = 20_000
 interface Begun {
   readonly laid: readonly (readonly Lying[])[]
   readonly left: readonly number[]
-  /** The less, the likelier all sheets were. */
+  /** What those are worth in all, but for a little by chance: the less, the more plans there are of them. */
   readonly rank: number
 }
 
@@ -63,7 +64,7 @@ interface Begun {
  * Fills equal sheets without any waste, one after the other, what is hard to place first. Each piece is worth so much that all are
  * equally often in full sheets (see `price`); what is dear goes with few others. The sheets that are worth most are the likeliest,
  * and leave what goes with much: so ever more sheets can be made of what is left, until some of them cover all of it. Each round
- * goes on by one sheet with the likeliest beginning of one sheet, of two, and so on.
+ * goes on with the best beginning of one sheet, of two, and so on.
  */
 export class HardestFirst {
   private readonly pieces: readonly Shape[]
@@ -108,6 +109,10 @@ export class HardestFirst {
   }
 
   private round(): Layout | null {
+    if (this.rounds % FORGET === 0) {
+      this.waiting.clear()
+      this.met.clear()
+    }
     if (this.rounds++ % ANEW === 0) {
       const all = { laid: [], left: this.pieces.map((_, i) => i), rank: 0 }
       const plan = this.goOn(all, this.sheets)
@@ -155,7 +160,7 @@ export class HardestFirst {
     price(found, holding, worth, 1)
     const rank = reducedOf(found, holding, worth).map((r) => r + CHANCE * random())
     const order = Int32Array.from(rank, (_, i) => i).sort((a, b) => rank[a]! - rank[b]!)
-    const average = worth.reduce((sum, value) => sum + value, 0) / count
+    const all = worth.reduce((sum, value) => sum + value, 0)
     const many = Math.max(1, Math.floor(count / FOR_EACH))
     let kept = 0
     for (let i = 0; i < order.length && kept < KEPT; i++) {
@@ -170,7 +175,7 @@ export class HardestFirst {
       this.waitingFor(count - chosen.length).push({
         laid: [...begun.laid, ...chosen.map(lyingIn)],
         left,
-        rank: chosen.reduce((sum, at) => sum + rank[at]! + average, begun.rank),
+        rank: chosen.reduce((sum, at) => sum + rank[at]!, all),
       })
     }
   }
