@@ -11,3 +11,11 @@ export function randomFrom(seed: number): Random {
 
 /** A whole number from 0 to below n. */
 export const below = (random: Random, n: number): number => Math.floor(random() * n)
+
+/** Puts a list into an order by chance. */
+export function shuffle(random: Random, list: unknown[]): void {
+  for (let i = list.length - 1; i > 0; i--) {
+    const j = below(random, i + 1)
+    ;[list[i], list[j]] = [list[j], list[i]]
+  }
+}

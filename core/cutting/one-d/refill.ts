@@ -1,5 +1,5 @@
 import { SAME } from '../instance'
-import { below, type Random } from '../random'
+import { below, shuffle, type Random } from '../random'
 import type { BarsCut } from './first-fit'
 import { fullest, MOST } from './fullest'
 import { costOfPatterns, type Lengths, type Pattern } from './lengths'
@@ -83,10 +83,7 @@ export class RefillBars {
   /** Takes the pieces that fill a bar out of the pool, which is shuffled. */
   private filled(bar: number, pool: number[]): number[] {
     const { lengths, random } = this
-    for (let i = pool.length - 1; i > 0; i--) {
-      const j = below(random, i + 1)
-      ;[pool[i], pool[j]] = [pool[j]!, pool[i]!]
-    }
+    shuffle(random, pool)
     const may = pool.flatMap((size, at) => (lengths.may[size]![bar]! ? [at] : [])).slice(0, MOST)
     const sizes = may.map((at) => lengths.sizes[pool[at]!]!)
     const taken = fullest(sizes, lengths.bars[bar]!.length + SAME)

@@ -1,6 +1,7 @@
 import { below, randomFrom, type Random } from '../../random'
 import { knownBy, PRIME } from '../known-by'
 import { meet, wordsFor } from '../plain/bits'
+import { twiceAsLong } from '../plain/longer'
 import { ACROSS, ALONG, PIECE, type PlainBlocks } from '../plain/lying'
 import type { Shape } from '../sheets'
 import type { Rectangle } from '../slicing/curves'
@@ -139,17 +140,12 @@ export class ExactBlocks implements PlainBlocks {
   }
 
   private grow(): void {
-    const double = <T extends Float64Array | Int32Array | Uint8Array>(list: T): T => {
-      const longer = new (list.constructor as new (length: number) => T)(2 * list.length)
-      longer.set(list)
-      return longer
-    }
-    ;[this.l, this.w, this.name] = [double(this.l), double(this.w), double(this.name)]
+    ;[this.l, this.w, this.name] = [twiceAsLong(this.l), twiceAsLong(this.w), twiceAsLong(this.name)]
     ;[this.axis, this.one, this.other, this.sets] = [
-      double(this.axis),
-      double(this.one),
-      double(this.other),
-      double(this.sets),
+      twiceAsLong(this.axis),
+      twiceAsLong(this.one),
+      twiceAsLong(this.other),
+      twiceAsLong(this.sets),
     ]
   }
 }

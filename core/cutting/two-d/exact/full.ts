@@ -1,5 +1,4 @@
-import type { Random } from '../../random'
-import { below } from '../../random'
+import { below, shuffle, type Random } from '../../random'
 import { exchange, meet } from '../plain/bits'
 import { Found } from '../plain/found'
 import { ACROSS, ALONG, lyingTaken } from '../plain/lying'
@@ -86,10 +85,7 @@ export class ExactSheets {
     for (const axis of [ALONG, ACROSS] as const)
       for (const block of this.reaching(axis, blocks.length, blocks.width))
         if (blocks.axis[block] !== axis) all.push({ block, axis })
-    for (let i = all.length - 1; i > 0; i--) {
-      const j = below(random, i + 1)
-      ;[all[i], all[j]] = [all[j]!, all[i]!]
-    }
+    shuffle(random, all)
     return all
   }
 

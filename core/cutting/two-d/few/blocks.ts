@@ -2,6 +2,7 @@ import { SAME } from '../../instance'
 import type { Shape } from '../sheets'
 import type { Rectangle } from '../slicing/curves'
 import { meet } from '../plain/bits'
+import { twiceAsLong } from '../plain/longer'
 import { ACROSS, ALONG, PIECE } from '../plain/lying'
 
 /** What blocks may be. */
@@ -111,18 +112,13 @@ export class FewBlocks {
   }
 
   private grow(): void {
-    const double = <T extends Float64Array | Int32Array | Uint8Array>(list: T): T => {
-      const longer = new (list.constructor as new (length: number) => T)(2 * list.length)
-      longer.set(list)
-      return longer
-    }
-    ;[this.l, this.w] = [double(this.l), double(this.w)]
-    ;[this.waste, this.each] = [double(this.waste), double(this.each)]
+    ;[this.l, this.w] = [twiceAsLong(this.l), twiceAsLong(this.w)]
+    ;[this.waste, this.each] = [twiceAsLong(this.waste), twiceAsLong(this.each)]
     ;[this.axis, this.one, this.other, this.sets] = [
-      double(this.axis),
-      double(this.one),
-      double(this.other),
-      double(this.sets),
+      twiceAsLong(this.axis),
+      twiceAsLong(this.one),
+      twiceAsLong(this.other),
+      twiceAsLong(this.sets),
     ]
   }
 }
