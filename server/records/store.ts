@@ -141,6 +141,16 @@ async function changeIn(
 }
 
 /**
+ * Marks a row deleted, inside the caller's transaction. One that is so already, and was deleted at that version, stays as it is:
+ * the answer to the first time may have been lost.
+ */
+async function removeIn(trx: Knex, kind: RecordKind, id: string, version: number): Promise<Representation> {
+  const row = (await trx<Row>(kind).where({ id }).forUpdate().first()) as Row | undefined
+  if (row?.deleted_at && row.version === version + 1) return represent(kind, row)
+  return changeIn(trx, kind, id, version, { deleted_at: new Date() })
+}
+
+/**
  * Saves a record over the version it was read at; version 0 makes a new one. Saving a deleted record brings it back.
  * Inside the caller's transaction.
  */
@@ -166,7 +176,7 @@ export async function save(knex: Knex, kind: RecordKind, record: Incoming): Prom
 
 /** Marks a record deleted; it can be brought back by saving it. @throws Problem 404, 409 */
 export async function remove(knex: Knex, kind: RecordKind, id: string, version: number): Promise<Representation> {
-  const gone = await knex.transaction((trx) => changeIn(trx, kind, id, version, { deleted_at: new Date() }))
+  const gone = await knex.transaction((trx) => removeIn(trx, kind, id, version))
   announce(changeOf(kind, gone))
   return gone
 }
@@ -199,7 +209,7 @@ export async function changeMany(knex: Knex, wanted: readonly Wanted[], by: stri
         const record = await trx.transaction((inner) =>
           'save' in change
             ? saveIn(inner, change.kind, change.save)
-            : changeIn(inner, change.kind, change.remove.id, change.remove.version, { deleted_at: new Date() }),
+            : removeIn(inner, change.kind, change.remove.id, change.remove.version),
         )
         changes.push(changeOf(change.kind, record))
         done.push({ status: 200, record })

@@ -53,6 +53,24 @@ describe('records', () => {
     expect((await api('GET', `/api/tools?shop=${shop}`)).body).toHaveLength(1)
   })
 
+  it('are deleted once, however often that is sent, and not where they were changed or brought back since', async () => {
+    const shop = await newShop()
+    const { body } = await api('POST', '/api/tools', aTool(shop))
+    const remove = (version: number) => api('DELETE', `/api/tools/${body.id}?version=${version}`)
+    const gone = await remove(1)
+    // the first answer may have been lost
+    expect(await remove(1)).toMatchObject({ status: 200, body: gone.body })
+    const many = await api('POST', '/api/changes', {
+      changes: [{ kind: 'tools', remove: { id: body.id, version: 1 } }],
+    })
+    expect(many.body.results[0]).toMatchObject({ status: 200, record: { version: 2, deleted: true } })
+    await api('PUT', `/api/tools/${body.id}`, gone.body)
+    expect((await remove(1)).status).toBe(409)
+    expect((await remove(2)).status).toBe(409)
+    expect((await remove(3)).body).toMatchObject({ version: 4, deleted: true })
+    expect((await remove(2)).status).toBe(409)
+  })
+
   it('keep text just as it was written', async () => {
     const shop = await newShop()
     const name = '<b onclick="x">Ⅷ “½” 🪵</b>'
