@@ -46,6 +46,7 @@ export class ExactBlocks implements PlainBlocks {
   }
 
   /**
+   * Makes them; once.
    * @param most pieces in one
    * @param enough with more than so many none of more pieces are made, and of those with the most pieces so many are kept, by chance
    */
@@ -126,17 +127,18 @@ export class ExactBlocks implements PlainBlocks {
 
   /** Of the blocks from one on, of which no other is made yet, keeps so many by chance. */
   private keepSome(from: number, kept: number, random: Random): void {
-    for (let at = from; at < Math.min(from + kept, this.top); at++) this.move(at + below(random, this.top - at), at)
+    for (let at = from; at < Math.min(from + kept, this.top); at++) this.exchange(at, at + below(random, this.top - at))
     this.top = Math.min(this.top, from + kept)
   }
 
   /** Exchanges two blocks. */
-  private move(one: number, other: number): void {
-    const exchange = (list: Float64Array | Int32Array | Uint8Array, a: number, b: number): void => {
+  private exchange(one: number, other: number): void {
+    const { words } = this
+    const exchanged = (list: Float64Array | Int32Array | Uint8Array, a: number, b: number): void => {
       ;[list[a], list[b]] = [list[b]!, list[a]!]
     }
-    for (const list of [this.l, this.w, this.name, this.axis, this.one, this.other]) exchange(list, one, other)
-    for (let k = 0; k < this.words; k++) exchange(this.sets, one * this.words + k, other * this.words + k)
+    for (const list of [this.l, this.w, this.name, this.axis, this.one, this.other]) exchanged(list, one, other)
+    for (let k = 0; k < words; k++) exchanged(this.sets, one * words + k, other * words + k)
   }
 
   private grow(): void {

@@ -15,12 +15,12 @@ export class BySize {
     else row.ofLength.set(along, [block])
   }
 
-  /** Blocks that reach so far across the axis. */
+  /** Blocks that reach so far across the axis. @param across mm */
   reaching(across: number): readonly number[] {
     return this.rows.get(across)?.all ?? NONE
   }
 
-  /** Those of them that are as long. */
+  /** Those of them that are so long. @param across mm, @param along mm */
   filling(across: number, along: number): readonly number[] {
     return this.rows.get(across)?.ofLength.get(along) ?? NONE
   }

@@ -1,7 +1,7 @@
 import TinyQueue from 'tinyqueue'
 import type { Means } from '../../means'
 import type { Lying } from '../blocks'
-import { holdingOf, price, reducedOf } from '../few/prices'
+import { holdingOf, price, reducedOf } from '../plain/prices'
 import type { Layout } from '../layout'
 import { piecesIn } from '../plain/bits'
 import type { Found } from '../plain/found'

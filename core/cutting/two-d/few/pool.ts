@@ -2,7 +2,7 @@ import { eachIn, wordsFor } from '../plain/bits'
 import { Found } from '../plain/found'
 import type { Shape, Sheet } from '../sheets'
 import { FullOfFew } from './full'
-import { holdingOf, price, reducedOf } from './prices'
+import { holdingOf, price, reducedOf } from '../plain/prices'
 
 /**
  * At first full sheets may waste this part of what they do on average; more from time to time until so many are found, but no more

@@ -1,5 +1,5 @@
-import { eachIn } from '../plain/bits'
-import type { Found } from '../plain/found'
+import { eachIn } from './bits'
+import type { Found } from './found'
 
 /**
  * Sheets are taken the likelier the less they waste: by a factor of e for each of these parts of what a sheet wastes on average. The
@@ -54,7 +54,7 @@ export function reducedOf({ top, waste }: Found, { first, pieces }: Holding, wor
  * R. E. Gomory, A linear programming approach to the cutting stock problem, Operations Research 9, 1961; smoothed as by iterative
  * scaling, J. N. Darroch and D. Ratcliff, Generalized iterative scaling for log-linear models, 1972).
  * @param worth of each piece until now, mm²; is changed
- * @param average what a sheet wastes on average, mm²
+ * @param average what a sheet wastes on average, mm²: where none wastes anything the measure of what is told, of any size
  */
 export function price(found: Found, { first, pieces }: Holding, worth: Float64Array, average: number): void {
   const { top, waste } = found
