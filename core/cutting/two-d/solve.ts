@@ -6,7 +6,8 @@ import { LastOne } from './last-one'
 import { layoutOf, outOfBlocks, type Layout } from './layout'
 import { Refill } from './refill'
 import { HardestFirst } from './exact/hardest-first'
-import { FewEach } from './few/few-each'
+import { areFewEach, FewEach } from './few/few-each'
+import { LikeliestFirst } from './few/likeliest-first'
 import { firstPlan, LimitSearch, PATIENT, QUICK } from './search'
 import { OneByOne } from './one-by-one'
 import { inSpanningRows } from './rows'
@@ -108,8 +109,11 @@ function fillingFor(
   return stock.every((s) => s === stock[0]) && !sameEachTime ? [oneByOne] : [trees, oneByOne]
 }
 
-const fewEach = (problem: Problem, limit: number, means: Means): FewEach | null =>
-  FewEach.isFor(problem, stockWithin(problem, limit)) ? new FewEach(problem, limit, means) : null
+/** Full sheets of few pieces listed: in searches beside the first one filled by what is likeliest, which comes to more, but later. */
+function fewEach(problem: Problem, limit: number, means: Means): Pick<FewEach, 'next'> | null {
+  if (!areFewEach(problem, stockWithin(problem, limit))) return null
+  return (means.beside ?? 0) > 0 ? new LikeliestFirst(problem, limit, means) : new FewEach(problem, limit, means)
+}
 
 const hardestFirst = (problem: Problem, limit: number, means: Means): HardestFirst | null =>
   HardestFirst.isFor(problem, stockWithin(problem, limit)) ? new HardestFirst(problem, limit, means) : null

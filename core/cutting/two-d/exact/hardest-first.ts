@@ -1,11 +1,12 @@
-import TinyQueue from 'tinyqueue'
 import type { Means } from '../../means'
 import type { Lying } from '../blocks'
 import { holdingOf, price, reducedOf } from '../plain/prices'
 import type { Layout } from '../layout'
 import { piecesIn } from '../plain/bits'
+import { equalSheetsOf, type EqualSheets } from '../plain/equal-sheets'
 import type { Found } from '../plain/found'
-import { areaOfAll, mostDiffer, roomOf, stockWithin, type Problem, type Shape, type Sheet } from '../sheets'
+import { Waiting } from '../plain/waiting'
+import { areaOfAll, mostDiffer, roomOf, type Problem, type Shape } from '../sheets'
 import { ExactBlocks } from './blocks'
 import { covering } from './cover'
 import { ExactSheets } from './full'
@@ -67,13 +68,8 @@ interface Begun {
  * goes on with the best beginning of one sheet, of two, and so on.
  */
 export class HardestFirst {
-  private readonly pieces: readonly Shape[]
-  private readonly kind: number
-  private readonly sheet: Sheet
-  private readonly sheets: number
-  /** Beginnings that wait to be gone on with, by how many sheets they leave. */
-  private readonly waiting = new Map<number, TinyQueue<Begun>>()
-  private readonly met = new Set<string>()
+  private readonly all: EqualSheets
+  private readonly waiting = new Waiting<Begun>()
   private rounds = 0
   private work = 0
 
@@ -91,11 +87,7 @@ export class HardestFirst {
     limit: number,
     private readonly means: Means,
   ) {
-    const stock = stockWithin(problem, limit)
-    this.pieces = problem.pieces.map((p) => problem.shapes[p]!)
-    this.kind = stock[0]!
-    this.sheet = problem.sheets[this.kind]!
-    this.sheets = stock.length
+    this.all = equalSheetsOf(problem, limit)
   }
 
   /** @returns a plan with all pieces; null where some rounds came to none */
@@ -109,17 +101,15 @@ export class HardestFirst {
   }
 
   private round(): Layout | null {
-    if (this.rounds % FORGET === 0) {
-      this.waiting.clear()
-      this.met.clear()
-    }
+    const { pieces, count } = this.all
+    if (this.rounds % FORGET === 0) this.waiting.forget()
     if (this.rounds++ % ANEW === 0) {
-      const all = { laid: [], left: this.pieces.map((_, i) => i), rank: 0 }
-      const plan = this.goOn(all, this.sheets)
+      const all = { laid: [], left: pieces.map((_, i) => i), rank: 0 }
+      const plan = this.goOn(all, count)
       if (plan) return plan
     }
-    for (let left = this.sheets - 1; left > 1 && !this.means.over(); left--) {
-      const begun = this.waiting.get(left)?.pop()
+    for (let left = count - 1; left > 1 && !this.means.over(); left--) {
+      const begun = this.waiting.next(left)
       const plan = begun && this.goOn(begun, left)
       if (plan) return plan
     }
@@ -129,7 +119,7 @@ export class HardestFirst {
   /** Lists full sheets of what a beginning leaves, covers it by them, or keeps the likeliest. @param count sheets that are left */
   private goOn(begun: Begun, count: number): Layout | null {
     const { means } = this
-    const pieces = begun.left.map((p) => this.pieces[p]!)
+    const pieces = begun.left.map((p) => this.all.pieces[p]!)
     const sheets = this.listed(pieces)
     if (sheets.found.top < count || means.over()) return null
     const lyingIn = (at: number): Lying[] => sheets.lyingIn(at).map((l) => ({ ...l, piece: begun.left[l.piece]! }))
@@ -141,7 +131,7 @@ export class HardestFirst {
 
   private listed(pieces: readonly Shape[]): ExactSheets {
     const { random, over } = this.means
-    const blocks = new ExactBlocks(this.sheet, pieces)
+    const blocks = new ExactBlocks(this.all.sheet, pieces)
     blocks.build(IN_BLOCK, Math.floor(ENOUGH * MORE ** random()), random)
     let sheets = new ExactSheets(blocks, random, over)
     for (const depth of DEPTHS) {
@@ -168,11 +158,9 @@ export class HardestFirst {
       const covered = new Int32Array(found.words)
       for (const at of chosen) found.addTo(covered, at)
       const left = piecesIn(covered, begun.left.length, false).map((p) => begun.left[p]!)
-      const name = left.join()
-      if (this.met.has(name)) continue
-      this.met.add(name)
+      if (!this.waiting.isNew(left)) continue
       kept++
-      this.waitingFor(count - chosen.length).push({
+      this.waiting.add(count - chosen.length, {
         laid: [...begun.laid, ...chosen.map(lyingIn)],
         left,
         rank: chosen.reduce((sum, at) => sum + rank[at]!, all),
@@ -180,14 +168,8 @@ export class HardestFirst {
     }
   }
 
-  private waitingFor(left: number): TinyQueue<Begun> {
-    const queue = this.waiting.get(left) ?? new TinyQueue<Begun>([], (a, b) => a.rank - b.rank)
-    this.waiting.set(left, queue)
-    return queue
-  }
-
   private planOf(laid: readonly (readonly Lying[])[]): Layout {
-    const { kind, sheet } = this
+    const { kind, sheet } = this.all
     return { laid: laid.map((lying) => ({ sheet: kind, lying })), left: [], cost: laid.length * sheet.cost }
   }
 }

@@ -8,10 +8,10 @@ import { holdingOf, price, reducedOf } from '../plain/prices'
  * At first full sheets may waste this part of what they do on average; more from time to time until so many are found, but no more
  * than another part, and less where there are too many.
  */
-const FIRST = 0.75
+const FIRST = 0.2
 const ENOUGH = 2000
 const LAST = 1.5
-const FURTHER = 1.25
+const FURTHER = 1.5
 const LESS_FAR = 0.7
 
 /**
@@ -31,10 +31,12 @@ const WIDER = 1.15
 const FEW_BLOCKS = 8000
 const NARROWER = 0.8
 const MANY_BLOCKS = 25_000
-const FAR_NARROWER = 0.6
+const FAR_NARROWER = 0.35
 
-/** How many blocks are laid each time: that takes a third of a second. */
+/** How many blocks are laid each time: that takes a third of a second. Of what is left of a heap fewer do, and so much may be wasted. */
 const LAID = 200_000
+const LAID_OF_REST = 50_000
+const OF_REST = 0.1
 
 /** So many full sheets are kept at most, those that waste least; and with each piece so many all the same. */
 const KEPT = 30_000
@@ -46,6 +48,13 @@ const FEWEST = 3
 const MOST = 5
 const FEW_NEW = 0.05
 
+/** What is known of full sheets of some pieces from those of more: which there are, what pieces are worth, and who lists those of all. */
+export interface Before {
+  readonly found: Found
+  readonly worth: Float64Array
+  readonly of: Pool
+}
+
 /**
  * Full sheets of few pieces. Each time it is told anew what pieces are worth by those that are known, and such are listed that waste
  * little beyond it: so others come to light that hold what is hard to place (as columns are made by Gilmore and Gomory).
@@ -56,22 +65,34 @@ export class Pool {
   reduced: Float64Array = new Float64Array()
   /** What full sheets waste that take each piece once, where parts of them may be taken: no plan of these wastes less, but for little. mm² */
   least = Infinity
-  private readonly worth: Float64Array
+  /** What each piece is worth, mm². */
+  readonly worth: Float64Array
   /** What may be wasted beyond that in the next round, in parts of the average. */
   private most = FIRST
   private wide = 1
   private inBlock = FEWEST
   /** Nothing is known of what pieces are worth. */
-  private begins = true
+  private begins: boolean
+  private readonly laid: number
 
-  /** @param average what a sheet wastes on average, mm² */
+  /** @param before of what they are the rest */
   constructor(
     private readonly pieces: readonly Shape[],
     private readonly sheet: Sheet,
-    private readonly average: number,
+    /** What a sheet wastes on average, mm². */
+    readonly average: number,
+    before?: Before,
   ) {
-    this.found = new Found(wordsFor(pieces.length))
-    this.worth = new Float64Array(pieces.length)
+    this.found = before?.found ?? new Found(wordsFor(pieces.length))
+    this.worth = before?.worth.slice() ?? new Float64Array(pieces.length)
+    this.begins = !before
+    this.laid = before ? LAID_OF_REST : LAID
+    if (before) [this.most, this.wide, this.inBlock] = [OF_REST, before.of.wide, before.of.inBlock]
+  }
+
+  /** Whether something is known of what pieces are worth. */
+  get isPriced(): boolean {
+    return !this.begins
   }
 
   /** Lists more of them. */
@@ -107,7 +128,7 @@ export class Pool {
       each: worth.map((value, p) => wide * Math.max(value, pieces[p]!.area * share) - value),
       base: BASE * wide * average,
     })
-    const all = full.all({ blocks: LAID, over }, (set, waste) => found.add(set, waste + this.worthOf(set)))
+    const all = full.all({ blocks: this.laid, over }, (set, waste) => found.add(set, waste + this.worthOf(set)))
     return { all, blocks: full.isComplete ? full.blocks.top : Infinity }
   }
 

@@ -2,6 +2,7 @@ import type { Means } from '../../means'
 import type { Shape } from '../sheets'
 import { has } from '../plain/bits'
 import type { Found } from '../plain/found'
+import { holdingOf, priceAgain, type Holding } from '../plain/prices'
 
 /** What some full sheets leave. */
 export interface Open {
@@ -18,140 +19,175 @@ export interface Sheets {
   readonly slack: number
 }
 
-/**
- * How many sheets are chosen at most, fewer where there are many to choose from; how many after each second one: so there are many
- * beginnings; and of the sheets that go with one after the first how many are tried.
- */
+/** Full sheets, what each wastes beyond what its pieces are worth, and what those are, mm². */
+export interface Listed {
+  readonly found: Found
+  readonly reduced: Float64Array
+  readonly worth: Float64Array
+}
+
+/** How far sets are gone through. */
 export interface Course {
-  readonly chosen: number
-  readonly afterTwo: number
+  /** How much is done at most: about so many times a sheet is looked at. */
+  readonly work: number
+  /** Of the sheets that hold a piece so many are tried, after the first one. */
   readonly tried: number
   /** So many sheets are chosen from at most, those that waste least beyond what their pieces are worth. */
   readonly from: number
 }
 
 /** Such come first that waste least so counted, but for so much by chance, in parts of what a sheet wastes on average. */
-const CHANCE = 0.5
+const CHANCE = 0.3
 
-/** To look through so many sheets takes as long as to choose one. */
-const LOOKED_THROUGH = 256
-
-/** The clock is asked once in so many of them. */
-const SELDOM = 64
+/** A set counts as so many sheets that are looked at; to tell what pieces are worth as so many for each, and to tell what goes with one. */
+const SET = 50
+const PRICED = 60
+const MATCHED = 3
 
 /**
  * Goes through sets of full sheets that have no piece in common and leave one sheet: always the piece that the fewest sheets
- * hold of those that go with the ones chosen is given one of them (after D. E. Knuth, Dancing links, 2000).
+ * hold of those that go with the ones chosen is given one of them (after D. E. Knuth, Dancing links, 2000), or is left for the
+ * last. With each one chosen it is told anew what the pieces left are worth: where that is more than may be wasted no plan can be
+ * made of them, and a sheet that wastes more beyond it than is left to be wasted is in none (as columns are fixed by what they
+ * cost).
  */
 export class SetsOfSheets {
   private readonly areas: Float64Array
-  /** Of those found such as go with the first so many chosen; none wastes more than is left to be wasted. */
-  private readonly going: readonly Int32Array[]
-  /** How many of those hold each piece. */
-  private readonly holding: Int32Array
+  private readonly holding: Holding
   private readonly chosen: number[] = []
-  private left = 0
-  private asked = 0
+  private work = 0
 
-  /** @param reduced what each of those found wastes beyond what its pieces are worth, mm² */
   constructor(
     pieces: readonly Shape[],
-    private readonly found: Found,
-    private readonly reduced: Float64Array,
+    private readonly listed: Listed,
     private readonly sheets: Sheets,
     private readonly means: Means,
   ) {
     this.areas = Float64Array.from(pieces, (p) => p.area)
-    this.going = Array.from({ length: sheets.count }, () => new Int32Array(found.top))
-    this.holding = new Int32Array(pieces.length)
+    this.holding = holdingOf(listed.found)
   }
 
   /**
    * Each time in another order.
    * @param at is told each set; with true all ends
-   * @returns whether it came to its end by itself, though not all may have been chosen after two
+   * @returns whether it came to its end by itself, though not all may have been tried
    */
   leavingOne(course: Course, at: (open: Open) => boolean): boolean {
-    const { found, reduced, sheets, means } = this
+    const { found, reduced, worth } = this.listed
     const order = Int32Array.from({ length: found.top }, (_, i) => i).sort((a, b) => reduced[a]! - reduced[b]!)
-    const chance = (CHANCE * sheets.slack) / sheets.count
-    const keys = Float64Array.from({ length: found.top }, (_, i) => reduced[i]! + chance * means.random())
-    const some = order.subarray(0, course.from).sort((a, b) => keys[a]! - keys[b]!)
-    this.going[0]!.set(some)
-    this.left = course.chosen
-    const isFound = this.choose(some.length, new Int32Array(found.words), sheets.slack, { left: Infinity }, course, at)
-    return !isFound && this.left > 0
+    this.work = course.work
+    const some = order.slice(0, course.from)
+    const isFound = this.choose(some, new Int32Array(found.words), this.sheets.slack, worth, course, at)
+    return !isFound && this.work > 0
   }
 
   /**
-   * @param going how many sheets go with those chosen, @param spare what may yet be wasted, mm²
-   * @param budget how many more may be chosen here
+   * @param going sheets that go with those chosen, @param covered the pieces in those, @param spare what may yet be wasted, mm²
+   * @param from what pieces are worth
    */
   private choose(
-    going: number,
+    going: Int32Array,
     covered: Int32Array,
     spare: number,
-    budget: { left: number },
+    from: Float64Array,
     course: Course,
     at: (open: Open) => boolean,
   ): boolean {
-    const { chosen, found } = this
-    const level = chosen.length
-    this.left -= 1 + going / LOOKED_THROUGH
-    if (this.left <= 0 || budget.left-- <= 0 || (++this.asked % SELDOM === 0 && this.isOver())) return false
-    if (level === this.sheets.count - 1) return at({ covered, chosen: [...chosen] })
-    const rarest = this.rarest(going, covered)
+    const { chosen, sheets } = this
+    const { found } = this.listed
+    if (this.isOver()) return false
+    if (chosen.length === sheets.count - 1) return at({ covered, chosen: [...chosen] })
+    const worth = from.slice()
+    const { some, reduced } = this.priced(going, covered, spare, worth)
+    const { rarest, alone } = this.rarest(some, covered)
     if (rarest < 0) return false
-    const list = this.going[level]!
-    let tries = level === 0 ? Infinity : course.tried
-    for (let i = 0; i < going && tries > 0; i++) {
-      const next = list[i]!
-      if (!found.holds(next, rarest) || found.waste[next]! > spare) continue
-      tries--
+    let tries = chosen.length === 0 ? Infinity : course.tried
+    for (const next of this.holders(rarest, some, reduced)) {
+      const left = spare - found.waste[next]!
+      if (left < 0) continue
+      if (tries-- <= 0) break
       const now = covered.slice()
       found.addTo(now, next)
-      const left = spare - found.waste[next]!
-      const goes = this.goingWith(next, going, left)
+      const goes = this.goingWith(next, some, left)
       chosen.push(next)
-      const all = this.choose(goes, now, left, level === 1 ? { left: course.afterTwo } : budget, course, at)
+      const all = this.choose(goes, now, left, worth, course, at)
       chosen.pop()
       if (all) return true
-      if (this.left <= 0 || budget.left <= 0) return false
+      if (this.work <= 0) return false
     }
-    return false
+    if (alone + this.areas[rarest]! > sheets.area) return false
+    const without = some.filter((i) => !found.holds(i, rarest))
+    return this.choose(without, covered, spare, worth, course, at)
   }
 
   private isOver(): boolean {
-    if (!this.means.over()) return false
-    this.left = 0
+    this.work -= SET
+    if (this.work > 0 && !this.means.over()) return false
+    this.work = 0
     return true
   }
 
-  /** Sheets that go with one more. @returns how many */
-  private goingWith(one: number, going: number, spare: number): number {
-    const { found } = this
-    const level = this.chosen.length
-    if (level + 2 >= this.sheets.count) return 0
-    const [from, to] = [this.going[level]!, this.going[level + 1]!]
-    let top = 0
-    for (let i = 0; i < going; i++) {
-      const other = from[i]!
-      if (found.waste[other]! <= spare && !found.meet(one, other)) to[top++] = other
-    }
-    return top
+  /**
+   * Such of the sheets as may be in a plan, and what each wastes beyond what its pieces are worth; none where there can be no plan.
+   * @param worth is told anew where more than two sheets are left, and nothing for pieces that are covered
+   */
+  private priced(
+    going: Int32Array,
+    covered: Int32Array,
+    spare: number,
+    worth: Float64Array,
+  ): { some: Int32Array; reduced: Map<number, number> } {
+    const { holding, sheets, chosen } = this
+    const { found } = this.listed
+    for (let p = 0; p < worth.length; p++) if (has(covered, 0, p)) worth[p] = 0
+    const few = sheets.count - chosen.length <= 2
+    const average = sheets.slack / sheets.count
+    if (!few) this.work -= PRICED * going.length
+    const wasted = priceAgain(found, holding, few ? new Int32Array() : going, worth, average)
+    const least = worth.reduce((sum, value) => sum + value, 0)
+    const reduced = new Map<number, number>()
+    going.forEach((i, k) => {
+      const beyond = few ? this.beyond(i, worth) : wasted[k]!
+      if (few || (least <= spare && beyond <= spare - least)) reduced.set(i, beyond)
+    })
+    return { some: few ? going : Int32Array.from(reduced.keys()), reduced }
+  }
+
+  private beyond(i: number, worth: Float64Array): number {
+    const { first, pieces } = this.holding
+    let beyond = this.listed.found.waste[i]!
+    for (let k = first[i]!; k < first[i + 1]!; k++) beyond -= worth[pieces[k]!]!
+    return beyond
+  }
+
+  /** Those that hold a piece, what wastes least beyond what its pieces are worth first, but for some chance. */
+  private holders(piece: number, some: Int32Array, reduced: ReadonlyMap<number, number>): Int32Array {
+    const { sheets, means } = this
+    const chance = (CHANCE * sheets.slack) / sheets.count
+    const keys = new Map<number, number>()
+    for (const i of some) if (this.listed.found.holds(i, piece)) keys.set(i, reduced.get(i)! + chance * means.random())
+    return Int32Array.from(keys.keys()).sort((a, b) => keys.get(a)! - keys.get(b)!)
+  }
+
+  /** Sheets that go with one more. */
+  private goingWith(one: number, some: Int32Array, spare: number): Int32Array {
+    const { found } = this.listed
+    if (this.chosen.length + 2 >= this.sheets.count) return new Int32Array()
+    this.work -= MATCHED * some.length
+    return some.filter((other) => found.waste[other]! <= spare && !found.meet(one, other))
   }
 
   /** The piece not covered that the fewest sheets hold, but one at least; -1 if there is none, or more than a sheet is in no other. */
-  private rarest(going: number, covered: Int32Array): number {
-    const { holding, areas } = this
-    holding.fill(0)
-    this.found.count(this.going[this.chosen.length]!, going, holding)
+  private rarest(some: Int32Array, covered: Int32Array): { rarest: number; alone: number } {
+    const { areas } = this
+    const holding = new Int32Array(areas.length)
+    this.listed.found.count(some, some.length, holding)
     let [rarest, alone] = [-1, 0]
     for (let p = 0; p < holding.length; p++) {
       if (has(covered, 0, p)) continue
       if (holding[p] === 0) alone += areas[p]!
       else if (rarest < 0 || holding[p]! < holding[rarest]!) rarest = p
     }
-    return alone > this.sheets.area ? -1 : rarest
+    return { rarest: alone > this.sheets.area ? -1 : rarest, alone }
   }
 }

@@ -1,4 +1,4 @@
-import { eachIn, has, meet } from './bits'
+import { eachIn, has, meet, wordsFor } from './bits'
 
 /** Sets of pieces that fill a sheet, each once, with the least that it wastes. */
 export class Found {
@@ -59,6 +59,28 @@ export class Found {
     const { sets, words } = this
     const add = (piece: number): number => holding[piece]!++
     for (let i = 0; i < length; i++) eachIn(sets, list[i]! * words, words, add)
+  }
+
+  /**
+   * Those that hold no piece of a set and waste no more than so much, of the pieces that are left: each is known by its place among
+   * those.
+   * @param left the pieces that the set has not, the least first, @param most mm²
+   */
+  without(set: Int32Array, left: readonly number[], most: number): Found {
+    const { words, sets, waste } = this
+    const place = new Int32Array(32 * words)
+    left.forEach((piece, at) => (place[piece] = at))
+    const rest = new Found(wordsFor(left.length))
+    for (let i = 0; i < this.top; i++) {
+      if (waste[i]! > most || meet(sets, i * words, set, 0, words)) continue
+      const held = new Int32Array(rest.words)
+      eachIn(sets, i * words, words, (piece) => {
+        const at = place[piece]!
+        held[at >> 5]! |= 1 << (at & 31)
+      })
+      rest.add(held, waste[i]!)
+    }
+    return rest
   }
 
   private grow(): void {

@@ -11,6 +11,10 @@ const CHANCE = [0.25, 0.12, 0.06]
 const STEPS = 40
 const ALL = 10
 
+/** Where it was told before, for more sheets, these are enough, and so many steps each. */
+const AGAIN = [0.06, 0.03]
+const FEWER_STEPS = 10
+
 /** Each step goes so many times as far as it is sure to be right. */
 const FAR = 1.5
 
@@ -56,34 +60,91 @@ export function reducedOf({ top, waste }: Found, { first, pieces }: Holding, wor
  * @param worth of each piece until now, mm²; is changed
  * @param average what a sheet wastes on average, mm²: where none wastes anything the measure of what is told, of any size
  */
-export function price(found: Found, { first, pieces }: Holding, worth: Float64Array, average: number): void {
-  const { top, waste } = found
+export function price(found: Found, holding: Holding, worth: Float64Array, average: number): void {
   const held = new Float64Array(worth.length)
-  const counting = new Int32Array(top)
-  let [longest, count] = [1, 0]
-  for (let i = 0; i < top; i++) longest = Math.max(longest, first[i + 1]! - first[i]!)
-  for (const part of CHANCE) {
-    const unit = part * average
+  const all = Int32Array.from({ length: found.top }, (_, i) => i)
+  const some = new Some(found, holding, all)
+  for (const part of CHANCE)
     for (let step = 0; step < STEPS; step++) {
-      held.fill(0)
-      const all = step % ALL === 0
-      const looked = all ? top : count
-      if (all) count = 0
-      for (let j = 0; j < looked; j++) {
-        const i = all ? j : counting[j]!
-        const end = first[i + 1]!
-        let spare = -waste[i]!
-        for (let k = first[i]!; k < end; k++) spare += worth[pieces[k]!]!
-        if (spare < NEVER * unit) continue
-        if (all) counting[count++] = i
-        const likely = Math.exp(Math.min(-NEVER, spare / unit))
-        for (let k = first[i]!; k < end; k++) held[pieces[k]!]! += likely
-      }
-      const far = (FAR * unit) / longest
-      for (let p = 0; p < held.length; p++) {
-        const times = Math.min(OFTEN, Math.max(1 / OFTEN, held[p]!))
-        worth[p] = Math.min(MOST * average, worth[p]! - far * Math.log(times))
-      }
+      some.countHeld(worth, part * average, step % ALL === 0, held)
+      change(worth, held, part * average, some.longest, average)
+    }
+}
+
+/**
+ * The same for some of the full sheets where it was told for more of them: pieces that none of those holds keep what they are worth.
+ * @returns what each of those wastes beyond it, mm²
+ */
+export function priceAgain(
+  found: Found,
+  holding: Holding,
+  sheets: Int32Array,
+  worth: Float64Array,
+  average: number,
+): Float64Array {
+  const { first, pieces } = holding
+  const held = new Float64Array(worth.length)
+  const some = new Some(found, holding, sheets)
+  const keeps = worth.slice()
+  const isHeld = new Uint8Array(worth.length)
+  for (const i of sheets) for (let k = first[i]!; k < first[i + 1]!; k++) isHeld[pieces[k]!] = 1
+  for (const part of AGAIN)
+    for (let step = 0; step < FEWER_STEPS; step++) {
+      some.countHeld(worth, part * average, true, held)
+      change(worth, held, part * average, some.longest, average)
+      for (let p = 0; p < worth.length; p++) if (isHeld[p] === 0) worth[p] = keeps[p]!
+    }
+  return Float64Array.from(sheets, (i) => {
+    let reduced = found.waste[i]!
+    for (let k = first[i]!; k < first[i + 1]!; k++) reduced -= worth[pieces[k]!]!
+    return reduced
+  })
+}
+
+/** Makes pieces dearer that are held too seldom, and cheaper those that are too often. */
+function change(worth: Float64Array, held: Float64Array, unit: number, longest: number, average: number): void {
+  const far = (FAR * unit) / longest
+  for (let p = 0; p < held.length; p++) {
+    const times = Math.min(OFTEN, Math.max(1 / OFTEN, held[p]!))
+    worth[p] = Math.min(MOST * average, worth[p]! - far * Math.log(times))
+  }
+}
+
+/** Some full sheets, of which such as count are told from those that are taken next to never. */
+class Some {
+  /** The most pieces that one of them holds. */
+  readonly longest: number
+  private readonly counting: Int32Array
+  private count = 0
+
+  constructor(
+    private readonly found: Found,
+    private readonly holding: Holding,
+    private readonly all: Int32Array,
+  ) {
+    const { first } = holding
+    this.counting = new Int32Array(all.length)
+    this.longest = all.reduce((most, i) => Math.max(most, first[i + 1]! - first[i]!), 1)
+  }
+
+  /** How often each piece is held. @param anew whether all are looked at, and not only such as counted last */
+  countHeld(worth: Float64Array, unit: number, anew: boolean, held: Float64Array): void {
+    const { all, counting } = this
+    const { waste } = this.found
+    const { first, pieces } = this.holding
+    const looked = anew ? all.length : this.count
+    const from = anew ? all : counting
+    held.fill(0)
+    if (anew) this.count = 0
+    for (let j = 0; j < looked; j++) {
+      const i = from[j]!
+      const end = first[i + 1]!
+      let spare = -waste[i]!
+      for (let k = first[i]!; k < end; k++) spare += worth[pieces[k]!]!
+      if (spare < NEVER * unit) continue
+      if (anew) counting[this.count++] = i
+      const likely = Math.exp(Math.min(-NEVER, spare / unit))
+      for (let k = first[i]!; k < end; k++) held[pieces[k]!]! += likely
     }
   }
 }

@@ -1,0 +1,190 @@
+import type { Means } from '../../means'
+import type { Lying } from '../blocks'
+import type { Layout } from '../layout'
+import { piecesIn } from '../plain/bits'
+import { equalSheetsOf, type EqualSheets } from '../plain/equal-sheets'
+import type { Found } from '../plain/found'
+import { holdingOf, priceAgain } from '../plain/prices'
+import { Waiting } from '../plain/waiting'
+import type { Problem, Shape } from '../sheets'
+import { Ending, heldIn, lyingOf } from './ending'
+import { averageOf, planOf } from './few-each'
+import { Pool } from './pool'
+import type { Course } from './sets'
+
+/** So often full sheets of all pieces are listed for what those are worth before it is begun with them, each time; so often in all. */
+const LISTED = 6
+const MOST_LISTED = 20
+
+/** It is begun with them anew in one of so many rounds, and where nothing waits; and in one of so many what waits is forgotten. */
+const ANEW = 8
+const FORGET = 100
+
+/** The likeliest sheets are chosen, but for so much by chance, in parts of what a sheet wastes on average. */
+const CHANCE = 0.1
+
+/** For each of so many sheets that are left one more is chosen at once. */
+const FOR_EACH = 5
+
+/** So many beginnings are looked at, and so many kept of those whose pieces left may be worth no more than so much too much. */
+const LOOKED_AT = 60
+const KEPT = 10
+const TOO_MUCH = 0.5
+
+/** When so many sheets are left such are chosen that go together. */
+const LAST = 4
+const COURSE: Course = { work: 6_000_000, tried: 8, from: 8000 }
+
+/** Full sheets, what each holds of the heap and wastes, mm², and what they leave. */
+interface Begun {
+  readonly full: readonly { readonly held: readonly number[]; readonly waste: number }[]
+  readonly left: readonly number[]
+  /** What the sheets left may waste, mm². */
+  readonly spare: number
+  /** What the pieces left are worth beyond that. */
+  readonly rank: number
+  /** What the pieces left are worth, mm², where those of more pieces are listed, and which of those are covered. */
+  readonly before: { readonly worth: Float64Array; readonly pool: Pool; readonly covered: Int32Array } | null
+}
+
+/**
+ * Fills equal sheets with few pieces each, the likeliest first: such as waste least beyond what their pieces are worth. What they
+ * leave is worth the less the more of what may be wasted is left for it; by that one is gone on with, full sheets of what it
+ * leaves are listed anew, and so on. So of many pieces, of which all can't be listed, ever more are.
+ */
+export class LikeliestFirst {
+  private readonly all: EqualSheets
+  private readonly pool: Pool
+  private readonly ending: Ending
+  private readonly waiting = new Waiting<Begun>()
+  private rounds = 0
+
+  /** @param limit what the sheets may cost, mm² */
+  constructor(
+    problem: Problem,
+    limit: number,
+    private readonly means: Means,
+  ) {
+    this.all = equalSheetsOf(problem, limit)
+    const { pieces, sheet, slack, count } = this.all
+    this.pool = new Pool(pieces, sheet, averageOf(slack, count))
+    this.ending = new Ending(sheet, means)
+  }
+
+  /** @returns a plan with all pieces; null where this round came to none */
+  next(): Layout | null {
+    const { pieces, count, slack } = this.all
+    if (slack < 0) return null
+    if (this.rounds % FORGET === 0) this.waiting.forget()
+    let goesOn = false
+    if (this.rounds++ % ANEW === 0) {
+      goesOn = true
+      const plan = this.goOn({ full: [], left: pieces.map((_, i) => i), spare: slack, rank: 0, before: null }, count)
+      if (plan) return plan
+    }
+    for (let sheets = count - 1; sheets > 1 && !this.means.over(); sheets--) {
+      const begun = this.waiting.next(sheets)
+      goesOn ||= begun !== undefined
+      const plan = begun && this.goOn(begun, sheets)
+      if (plan) return plan
+    }
+    if (!goesOn) this.rounds = 0
+    return null
+  }
+
+  /** Lists full sheets of what a beginning leaves; chooses such as go together, or the likeliest. @param count sheets that are left */
+  private goOn(begun: Begun, count: number): Layout | null {
+    const pieces = begun.left.map((p) => this.all.pieces[p]!)
+    const pool = begun.before ? this.listedAfter(begun, pieces, count) : this.listed()
+    // Told anew from a list that was not broken off
+    if (pool.least === Infinity) return null
+    const { laid } =
+      count <= LAST ? this.ending.of(pieces, begun.left, pool, count, begun.spare, COURSE) : { laid: null }
+    if (laid) return this.planOf(begun, laid)
+    if (count > 3) this.keep(begun, pieces, pool, count)
+    return null
+  }
+
+  /** @param laid where the pieces left lie */
+  private planOf({ full, left }: Begun, laid: readonly (readonly Lying[])[]): Layout | null {
+    const { pieces, sheet } = this.all
+    const begun = full.map(({ held, waste }) => lyingOf(held, pieces, sheet, waste))
+    if (begun.some((lying) => lying === null)) return null
+    const ended = laid.map((lying) => lying.map((l) => ({ ...l, piece: left[l.piece]! })))
+    return planOf(this.all, [...begun.map((lying) => lying!), ...ended])
+  }
+
+  private listed(): Pool {
+    const { pool, means } = this
+    for (let [times, priced] = [0, 0]; times < MOST_LISTED && priced < LISTED && !means.over(); times++) {
+      pool.list(means.over)
+      if (pool.isPriced) priced++
+    }
+    return pool
+  }
+
+  private listedAfter({ spare, before }: Begun, pieces: readonly Shape[], count: number): Pool {
+    const { worth, pool: of, covered } = before!
+    const found = of.found.without(covered, piecesIn(covered, of.worth.length, false), spare)
+    const pool = new Pool(pieces, this.all.sheet, averageOf(spare, count), { found, worth, of })
+    pool.list(this.means.over)
+    return pool
+  }
+
+  /** Keeps the likeliest beginnings that go on from one. @param count sheets that it leaves */
+  private keep(begun: Begun, pieces: readonly Shape[], pool: Pool, count: number): void {
+    const { random, over } = this.means
+    const { found } = pool
+    const rank = pool.reduced.map((r) => r + CHANCE * pool.average * random())
+    const order = Int32Array.from(rank, (_, i) => i).sort((a, b) => rank[a]! - rank[b]!)
+    const many = Math.max(1, Math.floor(count / FOR_EACH))
+    let kept = 0
+    for (let i = 0; i < Math.min(LOOKED_AT, order.length) && kept < KEPT && !over(); i++) {
+      const chosen = likeliest(found, order, i, many, begun.spare)
+      const next = this.after(begun, pieces, pool, count, chosen)
+      if (!next || next.rank > TOO_MUCH * averageOf(this.all.slack, this.all.count)) continue
+      kept++
+      this.waiting.add(count - chosen.length, next)
+    }
+  }
+
+  /** @returns a beginning with some more sheets; null where that waited before, or wastes more than may be */
+  private after(
+    begun: Begun,
+    pieces: readonly Shape[],
+    pool: Pool,
+    count: number,
+    chosen: readonly number[],
+  ): Begun | null {
+    const { found } = pool
+    const covered = new Int32Array(found.words)
+    for (const at of chosen) found.addTo(covered, at)
+    const rest = piecesIn(covered, pieces.length, false)
+    const left = rest.map((p) => begun.left[p]!)
+    const spare = chosen.reduce((sum, at) => sum - found.waste[at]!, begun.spare)
+    if (spare < 0 || !this.waiting.isNew(left)) return null
+    const worth = Float64Array.from(rest, (p) => pool.worth[p]!)
+    const going = found.without(covered, rest, spare)
+    const all = Int32Array.from({ length: going.top }, (_, i) => i)
+    priceAgain(going, holdingOf(going), all, worth, averageOf(spare, count - chosen.length))
+    const full = chosen.map((at) => ({
+      held: heldIn(found, at, pieces.length).map((p) => begun.left[p]!),
+      waste: found.waste[at]!,
+    }))
+    const rank = worth.reduce((sum, value) => sum + value, 0) - spare
+    return { full: [...begun.full, ...full], left, spare, rank, before: { worth, pool, covered } }
+  }
+}
+
+/** The first sheet of an order from some place on, and such after it as go with it and waste no more together; so many at most. */
+function likeliest(found: Found, order: Int32Array, from: number, many: number, spare: number): number[] {
+  const chosen = [order[from]!]
+  let left = spare - found.waste[order[from]!]!
+  for (let i = from + 1; i < order.length && chosen.length < many; i++) {
+    const at = order[i]!
+    if (found.waste[at]! > left || chosen.some((one) => found.meet(one, at))) continue
+    chosen.push(at)
+    left -= found.waste[at]!
+  }
+  return chosen
+}

@@ -1,0 +1,132 @@
+import { describe, expect, it } from 'vitest'
+import { randomFrom } from '#core/cutting/random'
+import { piecesIn, wordsFor } from '#core/cutting/two-d/plain/bits'
+import { Found } from '#core/cutting/two-d/plain/found'
+import { holdingOf, price, priceAgain, reducedOf } from '#core/cutting/two-d/plain/prices'
+import { SetsOfSheets, type Course } from '#core/cutting/two-d/few/sets'
+import { meansOf, shapeOf } from './cut-problems'
+
+const COURSE: Course = { work: 4_000_000, tried: 1000, from: 1000 }
+const pieces = Array.from({ length: 40 }, () => shapeOf(100, 100, false))
+
+/** Sheets of some of 40 pieces that waste as much as is told. */
+function of(...sheets: readonly (readonly [held: readonly number[], waste: number])[]): Found {
+  const found = new Found(wordsFor(pieces.length))
+  for (const [held, waste] of sheets) {
+    const set = new Int32Array(2)
+    for (const p of held) set[p >> 5]! |= 1 << (p & 31)
+    found.add(set, waste)
+  }
+  return found
+}
+
+/** The sets of sheets that are told, of so many sheets of as many pieces each. */
+function chosenOf(found: Found, count: number, each: number, slack: number, course = COURSE, worth?: Float64Array) {
+  const some = pieces.slice(0, each * count)
+  const is = worth ?? new Float64Array(some.length)
+  const listed = { found, reduced: reducedOf(found, holdingOf(found), is), worth: is }
+  const sets = new Set<string>()
+  const search = new SetsOfSheets(some, listed, { area: 10_000 * each, count, slack }, meansOf(1))
+  const ended = search.leavingOne(course, ({ chosen, covered }) => {
+    const held = chosen.flatMap((at) => piecesIn(found.sets.subarray(2 * at, 2 * at + 2), 40, true))
+    expect(piecesIn(covered, 40, true)).toEqual(held.sort((a, b) => a - b))
+    sets.add([...chosen].sort((a, b) => a - b).join())
+    return false
+  })
+  return { sets, ended }
+}
+
+/** A plan of so many sheets of three pieces, and others. */
+function planted(seed: number, count: number, others: number) {
+  const random = randomFrom(seed)
+  const plan = Array.from({ length: count }, (_, s) => [[3 * s, 3 * s + 1, 3 * s + 2], 1 + 4 * random()] as const)
+  const more = Array.from({ length: others }, () => {
+    const all = Array.from({ length: 3 * count }, (_, p) => [p, random()] as const).sort((a, b) => a[1] - b[1])
+    return [all.slice(0, 3).map(([p]) => p), 2.5 + 5 * random()] as const
+  })
+  const slack = plan.reduce((sum, [, waste]) => sum + waste, 0)
+  return { found: of(...plan, ...more), slack }
+}
+
+describe('sets of full sheets', () => {
+  it('have no piece in common, waste no more than they may and leave one', () => {
+    const all = of([[0, 1], 5], [[0, 2], 5], [[0, 3], 5], [[1, 2], 1], [[1, 3], 1], [[2, 3], 1]) // prettier-ignore
+    expect(chosenOf(all, 2, 2, 9).sets).toEqual(new Set(['0', '1', '2', '3', '4', '5']))
+    expect(chosenOf(all, 2, 2, 4).sets).toEqual(new Set(['3', '4', '5']))
+    const three = of([[0, 1], 5], [[2, 3], 5], [[1, 2], 1], [[4, 5], 9])
+    expect(chosenOf(three, 3, 2, 19).sets).toEqual(new Set(['0,1', '0,3', '1,3', '2,3']))
+    expect(chosenOf(three, 3, 2, 9).sets).toEqual(new Set())
+    expect(chosenOf(of([[0, 1], 5]), 3, 2, 20).sets).toEqual(new Set())
+  })
+
+  it('come out whatever else is listed, where all of a plan are', () => {
+    for (let seed = 1; seed <= 20; seed++) {
+      const { found, slack } = planted(seed, 6, 80)
+      const worth = new Float64Array(18)
+      price(found, holdingOf(found), worth, slack / 6)
+      const { sets, ended } = chosenOf(found, 6, 3, slack, COURSE, worth)
+      const own = [0, 1, 2, 3, 4, 5].map((out) => [0, 1, 2, 3, 4, 5].filter((s) => s !== out).join())
+      expect(
+        own.some((set) => sets.has(set)),
+        `seed ${seed}`,
+      ).toBe(true)
+      expect(ended, `seed ${seed}`).toBe(true)
+    }
+  })
+
+  it('are none, soon told, where what the pieces are worth is more than may be wasted', () => {
+    const { found, slack } = planted(1, 6, 2000)
+    const worth = new Float64Array(18)
+    price(found, holdingOf(found), worth, slack / 6)
+    const least = worth.reduce((sum, value) => sum + value, 0)
+    const few = { ...COURSE, work: 200_000, from: 10_000 }
+    expect(chosenOf(found, 6, 3, 0.9 * least, few, worth)).toEqual({ sets: new Set(), ended: true })
+    expect(chosenOf(found, 6, 3, 3 * slack, few, worth).ended).toBe(false)
+  })
+
+  it('leave a piece for the last that other sheets hold', () => {
+    // the first piece is in one sheet, that goes with none of the others
+    const found = of([[0, 2], 0], [[1, 2], 1], [[3, 4], 1])
+    expect(chosenOf(found, 3, 2, 100).sets).toEqual(new Set(['0,2', '1,2']))
+  })
+
+  it('are chosen of those that waste least beyond what their pieces are worth', () => {
+    const found = of([[0, 1], 5], [[2, 3], 1], [[0, 2], 2], [[1, 3], 3])
+    const worth = Float64Array.of(4, 4, 0, 0)
+    const from = { ...COURSE, from: 1 }
+    expect(chosenOf(found, 2, 2, 9, from, worth).sets).toEqual(new Set(['0']))
+    expect(chosenOf(found, 2, 2, 9, from).sets).toEqual(new Set(['1']))
+  })
+})
+
+describe('full sheets of what some leave', () => {
+  it('hold none of what those do, waste no more than they may and are known by the pieces left', () => {
+    const found = of([[0, 39], 1], [[31, 32], 2], [[33, 38], 3], [[32, 33], 1], [[1, 2], 9])
+    const left = Array.from({ length: 40 }, (_, p) => p).filter((p) => p !== 0 && p !== 32 && p !== 5)
+    const rest = found.without(Int32Array.of(1 | (1 << 5), 1), left, 5)
+    expect(rest.top).toBe(1)
+    expect([rest.waste[0], ...piecesIn(rest.sets, 37, true).map((p) => left[p])]).toEqual([3, 33, 38])
+  })
+
+  it('are told anew what their pieces are worth, but for those that none of them holds', () => {
+    const { found, slack } = planted(3, 6, 300)
+    const average = slack / 6
+    const holding = holdingOf(found)
+    const worth = new Float64Array(18)
+    price(found, holding, worth, average)
+    const before = worth.slice()
+    // without the first sheet of the plan
+    const some = Int32Array.from({ length: found.top }, (_, i) => i).filter((i) => !found.meet(0, i))
+    const reduced = priceAgain(found, holding, some, worth, average)
+    expect([...worth.subarray(0, 3)]).toEqual([...before.subarray(0, 3)])
+    expect(worth.subarray(3)).not.toEqual(before.subarray(3))
+    const all = reducedOf(found, holding, worth)
+    expect([...reduced]).toEqual([...some].map((i) => expect.closeTo(all[i]!, 9)))
+    const held = new Float64Array(18)
+    some.forEach((i, k) => {
+      for (const p of holding.pieces.subarray(holding.first[i], holding.first[i + 1]))
+        held[p]! += Math.exp(-reduced[k]! / (0.03 * average))
+    })
+    for (const times of held.subarray(3)) expect(Math.abs(Math.log(times))).toBeLessThan(2)
+  })
+})
