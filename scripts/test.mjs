@@ -24,6 +24,18 @@ function sumUp(more = 0) {
 
 const bin = (name, ...args) => ['npx', ['--no-install', name, ...args]]
 
+// Each of these uses one processor, so they go side by side; what reads the files that Nuxt writes must not while it writes them.
+async function readsWhatNuxtPrepares() {
+  await step('lint', ...bin('eslint', '.', '--max-warnings', '0'))
+  await step('types of the application', ...bin('nuxt', 'typecheck'))
+}
+
+async function readsFilesOnly() {
+  await step('formatting', ...bin('prettier', '--check', '.'))
+  await step('types of core and command line', ...bin('tsc', '-p', 'tsconfig.cli.json'))
+  await step('types of tests and scripts', ...bin('tsc', '-p', 'tsconfig.tests.json'))
+}
+
 async function main() {
   await installMissing({
     mariadbd: 'mariadb-server',
@@ -33,11 +45,7 @@ async function main() {
   })
   await installPackages()
   await build()
-  await step('formatting', ...bin('prettier', '--check', '.'))
-  await step('lint', ...bin('eslint', '.', '--max-warnings', '0'))
-  await step('types of the application', ...bin('nuxt', 'typecheck'))
-  await step('types of core and command line', ...bin('tsc', '-p', 'tsconfig.cli.json'))
-  await step('types of tests and scripts', ...bin('tsc', '-p', 'tsconfig.tests.json'))
+  await Promise.all([readsWhatNuxtPrepares(), readsFilesOnly()])
   await step('unit and server tests', ...bin('vitest', 'run'))
   await step('interface tests', ...bin('playwright', 'test'), { CHROMIUM: find('chromium') })
   sumUp()

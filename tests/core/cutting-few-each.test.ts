@@ -225,6 +225,8 @@ describe('few pieces in each sheet', () => {
       return areFewEach(problem, stockWithin(problem, Infinity))
     }
     expect([on(30, 3), on(31, 3), on(20, 2), on(150, 20), on(151, 20)]).toEqual([true, false, false, true, false])
+    // a few more where next to nothing may be wasted
+    expect([on(36, 3, 36, 0.008), on(36, 3, 36, 0.009), on(37, 3, 37, 0.001)]).toEqual([true, false, false])
     expect([on(30, 3, 25), on(30, 3, 15)]).toEqual([true, false])
     expect([on(30, 3, 30, 0.041), on(30, 3, 30, 0.043)]).toEqual([true, false])
     const two = { ...sameTogether([shapeOf(200, 200, true)]), sheets: [sheetOf(900, 900, 2), sheetOf(800, 800, 2)] }

@@ -12,6 +12,7 @@ import { holderViews } from '#core/drawing/views'
 import { makeFile } from '#core/exchange/files'
 import { writeColumn } from '#core/exchange/pdf/faces'
 import { Flow } from '#core/exchange/pdf/flow'
+import { filledRow, type Row } from '#core/shop/lists'
 import { usualShop } from '#core/shop/usual'
 import { formatLength } from '#core/units/format-length'
 import { fileMeans, pdfDocument, readFaces } from '../../server/files/means'
@@ -42,6 +43,14 @@ describe('a build dossier', () => {
       expect(text).toContain(word)
     const { steps } = benchSteps({ model: d.model!, shop: d.input.shop, cuts: quickCuts(d.input.shop, [{ id: 'h1', model: d.model! }]) }, 'h1') // prettier-ignore
     for (const [i, s] of steps.entries()) expect(text).toContain(`${i + 1}. ${s.title}`)
+  })
+
+  it('tells where an offcut is kept clear', async () => {
+    const rail = railOf(threeMallets())
+    const pine = rail.shop.stock[0]!
+    const offcut = filledRow('offcuts', { id: 'o', name: 'Lid', material: pine.material, thickness: pine.thickness, length: 900, width: 120, noGo: '700 to 740 × 10 to 30' }) as Row<'offcuts'> // prettier-ignore
+    const text = await textOf(design({ ...rail, shop: { ...rail.shop, offcuts: [offcut] } }))
+    expect(text.replaceAll(/\s+/g, ' ')).toContain('from the bin; dark: kept clear 700 mm to 740 mm × 10 mm to 30 mm')
   })
 
   it('has each figure that is alone beside a view, however short', async () => {

@@ -105,3 +105,13 @@ test('an offcut that would do for two kinds of stock is cut up for one', async (
   await expect(page.locator('figcaption').filter({ hasText: 'Plank end' })).toHaveCount(1)
   await expect(page.getByTestId('to-buy')).toContainText('From the bin: Plank end')
 })
+
+test('a place of an offcut that is kept clear is told beside its drawing', async ({ page, service }) => {
+  const [pine] = shopWith().stock
+  const offcuts = [{ id: 'o', name: 'Plank end', form: 'board' as const, material: pine!.material, thickness: pine!.thickness, length: 900, width: 120, grain: pine!.grain, noGo: '700 to 740 × 10 to 30', note: '' }] // prettier-ignore
+  await shopFor(page, service, { tools: threeMallets(), rail: {}, shop: { offcuts } })
+  await page.goto('/cutting')
+  const plank = page.locator('figure').filter({ hasText: 'Plank end' })
+  await expect(plank.locator('rect.no-go')).toHaveCount(1)
+  await expect(plank).toContainText('Kept clear, from the left end × from the edge on top: 700 to 740 × 10 to 30')
+})

@@ -4,6 +4,7 @@ import { keptOf } from '#core/cutting/bin'
 import type { Cut } from '#core/cutting/cuts'
 import type { CutPlacement } from '#core/cutting/instance'
 import { drawnWidth, type SheetCuts } from '#core/cutting/sheets-used'
+import { formatPlaces } from '#core/shop/places'
 import { counted } from '~/composables/counted'
 import { useFormat } from '~/composables/useFormat'
 import { useRecords } from '~/stores/records'
@@ -129,6 +130,9 @@ const numberAt = ({ from, to }: Cut) => ({ x: px((from.x + to.x) / 2), y: px((fr
         </g>
       </svg>
     </div>
+    <p v-if="sheet.noGo.length > 0" class="small clear">
+      <i /> Kept clear, from the left end × from the edge on top: {{ formatPlaces(sheet.noGo, bare) }}
+    </p>
     <p v-if="letters.size > 0" class="small letters">
       <span v-for="[text, { letter, count }] in letters" :key="letter">
         <b>{{ letter }}</b> {{ text }}<template v-if="count > 1">, {{ count }} of them</template>
@@ -199,6 +203,17 @@ text {
 }
 text.middle {
   text-anchor: middle;
+}
+.clear {
+  margin: 4px 0;
+}
+.clear i {
+  display: inline-block;
+  width: 12px;
+  height: 12px;
+  vertical-align: -1px;
+  background: color-mix(in srgb, var(--pencil) 45%, transparent);
+  border: 1px solid var(--pencil);
 }
 .letters {
   display: flex;

@@ -6,7 +6,7 @@ import { LastOne } from './last-one'
 import { layoutOf, outOfBlocks, type Layout } from './layout'
 import { Refill } from './refill'
 import { HardestFirst } from './exact/hardest-first'
-import { areFewEach, FewEach } from './few/few-each'
+import { areFewEach, areRatherMany, FewEach } from './few/few-each'
 import { LikeliestFirst } from './few/likeliest-first'
 import { firstPlan, LimitSearch, PATIENT, QUICK } from './search'
 import { OneByOne } from './one-by-one'
@@ -129,6 +129,8 @@ class Cheaper {
   private readonly roomy: boolean
   /** Where there are few pieces in each sheet and something may be wasted, but not much; or nothing, however many there are. */
   private readonly listing: Pick<FewEach, 'next'> | null
+  /** That comes to it seldom. */
+  private readonly seldom: boolean
   /** Nothing may be wasted. */
   private readonly tight: boolean
   /** So much may be wasted that blocks that fit are no use. */
@@ -155,6 +157,7 @@ class Cheaper {
     this.filling = fillingFor(problem, limit, this.trees, means)
     const stock = stockWithin(problem, limit)
     const room = roomOf(problem, stock)
+    this.seldom = !this.tight && areRatherMany(problem, stock)
     const isLoose = !this.tight && room - areaOfAll(problem) > LOOSE * room
     this.loose = isLoose || full.play(1) === null
     this.listing = isLoose ? null : this.tight ? hardestFirst(problem, limit, means) : fewEach(problem, limit, means)
@@ -177,7 +180,7 @@ class Cheaper {
     if (!this.listing) return false
     const turn = this.turns++ % SELDOM
     const has = (this.means.beside ?? 0) > 0 ? turn < SELDOM - 1 : turn % 2 === 0
-    if (!has) return false
+    if (this.seldom ? turn > 0 : !has) return false
     const found = this.listing.next()
     if (found) this.sheets.offer(found)
     return true

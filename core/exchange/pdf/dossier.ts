@@ -11,6 +11,7 @@ import { holderViews } from '../../drawing/views'
 import { flipped, type Point } from '../../geometry/outline'
 import type { HolderModel } from '../../model/model'
 import { bitName } from '../../shop/bit-name'
+import { formatPlaces } from '../../shop/places'
 import { formatLength } from '../../units/format-length'
 import { CLEAR, Flow, SMALL } from './flow'
 import { PAPERS, type Ink, type Paper } from './page'
@@ -121,6 +122,7 @@ function cutSheet(flow: Flow, sheet: SheetCuts, model: HolderModel, length: (mm:
   const wide = drawnWidth(sheet)
   const { stock } = sheet
   const title = `${sheet.name}: ${length(stock.length)}${stock.width ? ` × ${length(stock.width)}` : ''}${stock.isOffcut ? ', from the bin' : ''}`
+  const clear = sheet.noGo.length > 0 ? `; dark: kept clear ${formatPlaces(sheet.noGo, length)}` : ''
   const nameOf = (id: string): string => sheet.job.names[id]?.part ?? id
   flow.drawing(
     { minX: 0, minY: -wide, maxX: stock.length, maxY: 0 },
@@ -137,7 +139,7 @@ function cutSheet(flow: Flow, sheet: SheetCuts, model: HolderModel, length: (mm:
     },
     60,
     CLEAR,
-    title,
+    title + clear,
   )
   flow.text(sheet.cuts.map((c) => `${c.number}. ${c.direction === 'rip' && stock.width ? 'rip, fence' : 'cross-cut, stop'} ${length(c.fence)}`).join('   '), { size: SMALL }) // prettier-ignore
 }

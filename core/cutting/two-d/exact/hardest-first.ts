@@ -3,7 +3,7 @@ import type { Lying } from '../blocks'
 import { holdingOf, price, reducedOf } from '../plain/prices'
 import type { Layout } from '../layout'
 import { piecesIn } from '../plain/bits'
-import { equalSheetsOf, type EqualSheets } from '../plain/equal-sheets'
+import { equalSheetsOf, planOf, type EqualSheets } from '../plain/equal-sheets'
 import type { Found } from '../plain/found'
 import { Waiting } from '../plain/waiting'
 import { areaOfAll, mostDiffer, roomOf, type Problem, type Shape } from '../sheets'
@@ -124,7 +124,7 @@ export class HardestFirst {
     if (sheets.found.top < count || means.over()) return null
     const lyingIn = (at: number): Lying[] => sheets.lyingIn(at).map((l) => ({ ...l, piece: begun.left[l.piece]! }))
     const cover = count <= LAST ? covering(sheets.found, pieces.length, CHOSEN, means.over) : null
-    if (cover) return this.planOf([...begun.laid, ...cover.map(lyingIn)])
+    if (cover) return planOf(this.all, [...begun.laid, ...cover.map(lyingIn)])
     if (count > 2) this.keep(begun, count, sheets.found, lyingIn)
     return null
   }
@@ -166,11 +166,6 @@ export class HardestFirst {
         rank: chosen.reduce((sum, at) => sum + rank[at]!, all),
       })
     }
-  }
-
-  private planOf(laid: readonly (readonly Lying[])[]): Layout {
-    const { kind, sheet } = this.all
-    return { laid: laid.map((lying) => ({ sheet: kind, lying })), left: [], cost: laid.length * sheet.cost }
   }
 }
 

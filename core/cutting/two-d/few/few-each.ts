@@ -1,21 +1,19 @@
 import type { Means } from '../../means'
-import type { Lying } from '../blocks'
 import type { Layout } from '../layout'
-import { equalSheetsOf, type EqualSheets } from '../plain/equal-sheets'
+import { averageOf, equalSheetsOf, planOf, type EqualSheets } from '../plain/equal-sheets'
 import { areaOfAll, mostDiffer, roomOf, type Problem } from '../sheets'
 import { Ending } from './ending'
 import { Pool } from './pool'
 import type { Course } from './sets'
 
-/** So few pieces a sheet on average, and so many in all. */
+/** So few pieces a sheet on average, a few more where it may waste no more than such a part of a piece, and so many in all. */
 const FEW_EACH = 10
+const FEW_OF_LITTLE = 12
+const LITTLE = 0.1
 const MOST_PIECES = 150
 
 /** Where a sheet may waste this part of a piece on average, sheets are best filled one by one. */
 const ONE_BY_ONE = 0.42
-
-/** A sheet wastes no less than that on average as it is reckoned with, mm². */
-const NOTHING = 1
 
 /** How sheets are chosen in a round at first, and then where that comes to its end. */
 const COURSE: Course = { work: 6_000_000, tried: 8, from: 8000 }
@@ -28,20 +26,17 @@ const wider = (course: Course): Course => ({ ...course, tried: 2 * course.tried,
  */
 export function areFewEach(problem: Problem, stock: readonly number[]): boolean {
   const { pieces } = problem
-  const isFew = pieces.length <= Math.min(MOST_PIECES, FEW_EACH * stock.length)
   const room = roomOf(problem, stock)
-  const isLittle = ((room - areaOfAll(problem)) / room) * pieces.length < ONE_BY_ONE * stock.length
-  return stock.length > 2 && isFew && mostDiffer(problem) && isLittle && stock.every((s) => s === stock[0])
+  const each = pieces.length / stock.length
+  const wasted = ((room - areaOfAll(problem)) / room) * each
+  const isFew = pieces.length <= MOST_PIECES && each <= (wasted < LITTLE ? FEW_OF_LITTLE : FEW_EACH)
+  const isEqual = stock.length > 2 && stock.every((s) => s === stock[0])
+  return isEqual && isFew && mostDiffer(problem) && wasted < ONE_BY_ONE
 }
 
-/** What a sheet wastes on average, mm². */
-export const averageOf = (slack: number, sheets: number): number => Math.max(NOTHING, slack) / sheets
-
-/** The plan in which pieces lie so, a sheet for each. */
-export function planOf({ kind, sheet }: EqualSheets, laid: readonly (readonly Lying[])[]): Layout {
-  const used = laid.filter((lying) => lying.length > 0)
-  return { laid: used.map((lying) => ({ sheet: kind, lying })), left: [], cost: used.length * sheet.cost }
-}
+/** Whether there are so many pieces in each that other ways come to more. */
+export const areRatherMany = ({ pieces }: Problem, stock: readonly number[]): boolean =>
+  pieces.length > FEW_EACH * stock.length
 
 /**
  * Fills equal sheets with few pieces each. There all sets of pieces that fill a sheet with little waste can be listed, thousands

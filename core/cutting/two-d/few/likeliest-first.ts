@@ -2,13 +2,12 @@ import type { Means } from '../../means'
 import type { Lying } from '../blocks'
 import type { Layout } from '../layout'
 import { piecesIn } from '../plain/bits'
-import { equalSheetsOf, type EqualSheets } from '../plain/equal-sheets'
+import { averageOf, equalSheetsOf, planOf, type EqualSheets } from '../plain/equal-sheets'
 import type { Found } from '../plain/found'
 import { holdingOf, priceAgain } from '../plain/prices'
 import { Waiting } from '../plain/waiting'
 import type { Problem, Shape } from '../sheets'
 import { Ending, heldIn, lyingOf } from './ending'
-import { averageOf, planOf } from './few-each'
 import { Pool } from './pool'
 import type { Course } from './sets'
 
@@ -96,7 +95,7 @@ export class LikeliestFirst {
   private goOn(begun: Begun, count: number): Layout | null {
     const pieces = begun.left.map((p) => this.all.pieces[p]!)
     const pool = begun.before ? this.listedAfter(begun, pieces, count) : this.listed()
-    // Told anew from a list that was not broken off
+    // the list was broken off, and nothing is told by it
     if (pool.least === Infinity) return null
     const { laid } =
       count <= LAST ? this.ending.of(pieces, begun.left, pool, count, begun.spare, COURSE) : { laid: null }

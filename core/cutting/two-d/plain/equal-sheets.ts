@@ -1,3 +1,5 @@
+import type { Lying } from '../blocks'
+import type { Layout } from '../layout'
 import { areaOfAll, stockWithin, type Problem, type Shape, type Sheet } from '../sheets'
 
 /** Pieces, each by itself, and the equal sheets that they go into. */
@@ -23,4 +25,16 @@ export function equalSheetsOf(problem: Problem, limit: number): EqualSheets {
     count: stock.length,
     slack: stock.length * sheet.area - areaOfAll(problem),
   }
+}
+
+/** A sheet wastes no less than that on average as it is reckoned with, mm². */
+const NOTHING = 1
+
+/** What each of some sheets wastes on average. @param slack what all of them may, mm² */
+export const averageOf = (slack: number, sheets: number): number => Math.max(NOTHING, slack) / sheets
+
+/** The plan in which pieces lie so, a sheet for each. */
+export function planOf({ kind, sheet }: EqualSheets, laid: readonly (readonly Lying[])[]): Layout {
+  const used = laid.filter((lying) => lying.length > 0)
+  return { laid: used.map((lying) => ({ sheet: kind, lying })), left: [], cost: used.length * sheet.cost }
 }
