@@ -9,8 +9,8 @@ export default defineConfig({
   workers: 2,
   retries: 0,
   // generous: a busy machine stalls for a second now and then, and speed is measured by the bench
-  timeout: 180000,
-  expect: { timeout: 12000 },
+  timeout: 300000,
+  expect: { timeout: 25000 },
   reporter: [['list']],
   use: {
     serviceWorkers: 'block',

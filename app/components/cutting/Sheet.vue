@@ -27,6 +27,8 @@ const cuts = computed(() => props.sheet.cuts)
 const settings = computed(() => new Set(cuts.value.map((c) => `${c.direction} ${bare(c.fence)}`)).size)
 const names = computed(() => props.sheet.job.names)
 const wide = computed(() => drawnWidth(props.sheet))
+/** Not all places that are kept clear go over the whole width. */
+const isPartAcross = computed(() => props.sheet.noGo.some((p) => p.high < Infinity))
 /** What is left and worth keeping. */
 type Kept = ReturnType<typeof keptOf>[number]
 const kept = computed(() => keptOf(props.sheet, records.shop!))
@@ -131,7 +133,8 @@ const numberAt = ({ from, to }: Cut) => ({ x: px((from.x + to.x) / 2), y: px((fr
       </svg>
     </div>
     <p v-if="sheet.noGo.length > 0" class="small clear">
-      <i /> Kept clear, from the left end × from the edge on top: {{ formatPlaces(sheet.noGo, bare) }}
+      <i /> Kept clear, from the left end<template v-if="isPartAcross"> × from the edge on top</template>:
+      {{ formatPlaces(sheet.noGo, bare) }}
     </p>
     <p v-if="letters.size > 0" class="small letters">
       <span v-for="[text, { letter, count }] in letters" :key="letter">
