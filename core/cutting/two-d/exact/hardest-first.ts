@@ -5,6 +5,7 @@ import type { Layout } from '../layout'
 import { piecesIn } from '../plain/bits'
 import { equalSheetsOf, planOf, type EqualSheets } from '../plain/equal-sheets'
 import type { Found } from '../plain/found'
+import { likeliest } from '../plain/likeliest'
 import { Waiting } from '../plain/waiting'
 import { areaOfAll, mostDiffer, roomOf, type Problem, type Shape } from '../sheets'
 import { ExactBlocks } from './blocks'
@@ -154,7 +155,7 @@ export class HardestFirst {
     const many = Math.max(1, Math.floor(count / FOR_EACH))
     let kept = 0
     for (let i = 0; i < order.length && kept < KEPT; i++) {
-      const chosen = likeliest(found, order, i, many)
+      const chosen = likeliest(found, order, i, many, Infinity)
       const covered = new Int32Array(found.words)
       for (const at of chosen) found.addTo(covered, at)
       const left = piecesIn(covered, begun.left.length, false).map((p) => begun.left[p]!)
@@ -167,12 +168,4 @@ export class HardestFirst {
       })
     }
   }
-}
-
-/** The first sheet of an order from some place on, and such after it as have no piece in common with those before; so many at most. */
-function likeliest(found: Found, order: Int32Array, from: number, many: number): number[] {
-  const chosen = [order[from]!]
-  for (let i = from + 1; i < order.length && chosen.length < many; i++)
-    if (chosen.every((at) => !found.meet(at, order[i]!))) chosen.push(order[i]!)
-  return chosen
 }

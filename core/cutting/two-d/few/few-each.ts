@@ -4,7 +4,7 @@ import { averageOf, equalSheetsOf, planOf, type EqualSheets } from '../plain/equ
 import { areaOfAll, mostDiffer, roomOf, type Problem } from '../sheets'
 import { Ending } from './ending'
 import { Pool } from './pool'
-import type { Course } from './sets'
+import { COURSE, type Course } from './sets'
 
 /** So few pieces a sheet on average, a few more where it may waste no more than such a part of a piece, and so many in all. */
 const FEW_EACH = 10
@@ -15,8 +15,7 @@ const MOST_PIECES = 150
 /** Where a sheet may waste this part of a piece on average, sheets are best filled one by one. */
 const ONE_BY_ONE = 0.42
 
-/** How sheets are chosen in a round at first, and then where that comes to its end. */
-const COURSE: Course = { work: 6_000_000, tried: 8, from: 8000 }
+/** How sheets are chosen where that came to its end in a round. */
 const wider = (course: Course): Course => ({ ...course, tried: 2 * course.tried, from: 1.5 * course.from })
 
 /**

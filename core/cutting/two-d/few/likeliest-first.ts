@@ -3,13 +3,13 @@ import type { Lying } from '../blocks'
 import type { Layout } from '../layout'
 import { piecesIn } from '../plain/bits'
 import { averageOf, equalSheetsOf, planOf, type EqualSheets } from '../plain/equal-sheets'
-import type { Found } from '../plain/found'
+import { likeliest } from '../plain/likeliest'
 import { holdingOf, priceAgain } from '../plain/prices'
 import { Waiting } from '../plain/waiting'
 import type { Problem, Shape } from '../sheets'
 import { Ending, heldIn, lyingOf } from './ending'
 import { Pool } from './pool'
-import type { Course } from './sets'
+import { COURSE } from './sets'
 
 /** So often full sheets of all pieces are listed for what those are worth before it is begun with them, each time; so often in all. */
 const LISTED = 6
@@ -32,7 +32,6 @@ const TOO_MUCH = 0.5
 
 /** When so many sheets are left such are chosen that go together. */
 const LAST = 4
-const COURSE: Course = { work: 6_000_000, tried: 8, from: 8000 }
 
 /** Full sheets, what each holds of the heap and wastes, mm², and what they leave. */
 interface Begun {
@@ -173,17 +172,4 @@ export class LikeliestFirst {
     const rank = worth.reduce((sum, value) => sum + value, 0) - spare
     return { full: [...begun.full, ...full], left, spare, rank, before: { worth, pool, covered } }
   }
-}
-
-/** The first sheet of an order from some place on, and such after it as go with it and waste no more together; so many at most. */
-function likeliest(found: Found, order: Int32Array, from: number, many: number, spare: number): number[] {
-  const chosen = [order[from]!]
-  let left = spare - found.waste[order[from]!]!
-  for (let i = from + 1; i < order.length && chosen.length < many; i++) {
-    const at = order[i]!
-    if (found.waste[at]! > left || chosen.some((one) => found.meet(one, at))) continue
-    chosen.push(at)
-    left -= found.waste[at]!
-  }
-  return chosen
 }

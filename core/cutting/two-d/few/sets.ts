@@ -2,7 +2,7 @@ import type { Means } from '../../means'
 import type { Shape } from '../sheets'
 import { has } from '../plain/bits'
 import type { Found } from '../plain/found'
-import { holdingOf, priceAgain, type Holding } from '../plain/prices'
+import { beyondWorth, holdingOf, priceAgain, type Holding } from '../plain/prices'
 
 /** What some full sheets leave. */
 export interface Open {
@@ -35,6 +35,9 @@ export interface Course {
   /** So many sheets are chosen from at most, those that waste least beyond what their pieces are worth. */
   readonly from: number
 }
+
+/** How far they are at first. */
+export const COURSE: Course = { work: 6_000_000, tried: 8, from: 8000 }
 
 /** Such come first that waste least so counted, but for so much by chance, in parts of what a sheet wastes on average. */
 const CHANCE = 0.3
@@ -140,24 +143,14 @@ export class SetsOfSheets {
     const { holding, sheets, chosen } = this
     const { found } = this.listed
     for (let p = 0; p < worth.length; p++) if (has(covered, 0, p)) worth[p] = 0
-    const few = sheets.count - chosen.length <= 2
-    const average = sheets.slack / sheets.count
-    if (!few) this.work -= PRICED * going.length
-    const wasted = priceAgain(found, holding, few ? new Int32Array() : going, worth, average)
-    const least = worth.reduce((sum, value) => sum + value, 0)
+    const beyondOf = (i: number): [number, number] => [i, beyondWorth(found, holding, i, worth)]
+    if (sheets.count - chosen.length <= 2) return { some: going, reduced: new Map(Array.from(going, beyondOf)) }
+    this.work -= PRICED * going.length
+    const wasted = priceAgain(found, holding, going, worth, sheets.slack / sheets.count)
+    const room = spare - worth.reduce((sum, value) => sum + value, 0)
     const reduced = new Map<number, number>()
-    going.forEach((i, k) => {
-      const beyond = few ? this.beyond(i, worth) : wasted[k]!
-      if (few || (least <= spare && beyond <= spare - least)) reduced.set(i, beyond)
-    })
-    return { some: few ? going : Int32Array.from(reduced.keys()), reduced }
-  }
-
-  private beyond(i: number, worth: Float64Array): number {
-    const { first, pieces } = this.holding
-    let beyond = this.listed.found.waste[i]!
-    for (let k = first[i]!; k < first[i + 1]!; k++) beyond -= worth[pieces[k]!]!
-    return beyond
+    if (room >= 0) going.forEach((i, k) => wasted[k]! <= room && reduced.set(i, wasted[k]!))
+    return { some: Int32Array.from(reduced.keys()), reduced }
   }
 
   /** Those that hold a piece, what wastes least beyond what its pieces are worth first, but for some chance. */

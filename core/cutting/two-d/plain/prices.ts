@@ -44,12 +44,16 @@ export function holdingOf({ top, words, sets }: Found): Holding {
   return { first, pieces: Uint8Array.from(pieces) }
 }
 
-/** What each full sheet wastes less what its pieces are worth, mm². */
-export function reducedOf({ top, waste }: Found, { first, pieces }: Holding, worth: Float64Array): Float64Array {
-  const reduced = waste.slice(0, top)
-  for (let i = 0; i < top; i++) for (let k = first[i]!; k < first[i + 1]!; k++) reduced[i]! -= worth[pieces[k]!]!
-  return reduced
+/** What one of the full sheets wastes less what its pieces are worth, mm². @param worth of each piece, mm² */
+export function beyondWorth(found: Found, { first, pieces }: Holding, at: number, worth: Float64Array): number {
+  let beyond = found.waste[at]!
+  for (let k = first[at]!; k < first[at + 1]!; k++) beyond -= worth[pieces[k]!]!
+  return beyond
 }
+
+/** The same for all of them. */
+export const reducedOf = (found: Found, holding: Holding, worth: Float64Array): Float64Array =>
+  Float64Array.from({ length: found.top }, (_, at) => beyondWorth(found, holding, at, worth))
 
 /**
  * What each piece is worth: so much that all are equally often in full sheets, each in one, if those are taken the likelier the less
@@ -73,7 +77,9 @@ export function price(found: Found, holding: Holding, worth: Float64Array, avera
 
 /**
  * The same for some of the full sheets where it was told for more of them: pieces that none of those holds keep what they are worth.
- * @returns what each of those wastes beyond it, mm²
+ * @param sheets some of those found, by their numbers
+ * @param worth of each piece until now, mm²; is changed, @param average what a sheet wastes on average, mm²
+ * @returns what each of those sheets wastes beyond it, mm²
  */
 export function priceAgain(
   found: Found,
@@ -94,11 +100,7 @@ export function priceAgain(
       change(worth, held, part * average, some.longest, average)
       for (let p = 0; p < worth.length; p++) if (isHeld[p] === 0) worth[p] = keeps[p]!
     }
-  return Float64Array.from(sheets, (i) => {
-    let reduced = found.waste[i]!
-    for (let k = first[i]!; k < first[i + 1]!; k++) reduced -= worth[pieces[k]!]!
-    return reduced
-  })
+  return Float64Array.from(sheets, (i) => beyondWorth(found, holding, i, worth))
 }
 
 /** Makes pieces dearer that are held too seldom, and cheaper those that are too often. */
