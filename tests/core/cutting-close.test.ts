@@ -5,15 +5,17 @@ import { CloseBlocks, type May } from '#core/cutting/two-d/close/blocks'
 import { ByReach } from '#core/cutting/two-d/close/by-reach'
 import { CloseSheets } from '#core/cutting/two-d/close/full'
 import { CloseLast } from '#core/cutting/two-d/close/last-one'
+import { CloseTwo } from '#core/cutting/two-d/close/last-two'
 import { isForClose, isLittle, littleWaste } from '#core/cutting/two-d/close/little-waste'
 import { piecesIn } from '#core/cutting/two-d/plain/bits'
+import type { Layout } from '#core/cutting/two-d/layout'
 import { together, without } from '#core/cutting/two-d/rest'
 import { sameTogether, type Problem, type Shape } from '#core/cutting/two-d/sheets'
 import { panelsOfSeveralSheets } from './cut-instances'
 import { checked, faultsOf, meansOf, posed, problemOf, SHEET, shapeOf, shrunk } from './cut-problems'
 
 const never = (): boolean => false
-const EFFORT = { blocks: 40_000, laid: 300_000, sheets: 2000, over: never }
+const EFFORT = { blocks: 40_000, laid: 300_000, looks: 10_000_000, sheets: 2000, over: never }
 
 const may = (part: number, sheet = SHEET): May => ({
   share: 0.8 * part,
@@ -243,5 +245,35 @@ describe('the last sheet filled closely', () => {
     const many = problemWith(shrunk(1, [SHEET], 18, 44, true))
     expect(new CloseLast().fill(many, 0, () => true)).toBeNull()
     expect(new CloseLast().fill(problemWith(shrunk(1, [SHEET, SHEET], 12, 4, true)), 0, never)).toBeNull()
+  })
+})
+
+describe('the last two sheets filled closely', () => {
+  const two = (seed: number, pieces: number, by: number): Problem => ({
+    ...problemOf(seed, 2, pieces, by, true),
+    sheets: [{ ...SHEET, count: 2 }],
+  })
+
+  const fill = (problem: Problem, means = meansOf(1)): Layout | null =>
+    new CloseTwo(problem, 0, 2 * SHEET.cost, means).fill()
+
+  it('take all pieces of two sheets cut into many, where a little may be wasted', () => {
+    for (const [seed, pieces] of [
+      [1, 13],
+      [2, 14],
+      [5, 15],
+    ] as const) {
+      const problem = two(seed, pieces, 12)
+      const plan = fill(problem)!
+      expect(faultsOf(problem, plan), `seed ${seed}`).toEqual([])
+      expect(plan.left, `seed ${seed}`).toEqual([])
+      expect(plan.laid.map(({ lying }) => lying.length).reduce((sum, n) => sum + n)).toBe(2 * pieces)
+    }
+  })
+
+  it('take none where there is no time, or where no two sheets hold them', () => {
+    expect(fill(two(1, 13, 12), meansOf(1, 0))).toBeNull()
+    const wide = Array.from({ length: 24 }, (_, i) => shapeOf(SHEET.l / 2 + 1 + i, 95 + i, false))
+    expect(fill({ ...problemWith(wide), sheets: [{ ...SHEET, count: 2 }] })).toBeNull()
   })
 })

@@ -1,5 +1,6 @@
 import { SAME } from '../instance'
 import type { Lying } from './blocks'
+import { PairsOfSets } from './pairs-of-sets'
 import { areaOfAll, type Problem } from './sheets'
 import type { Rectangle } from './slicing/curves'
 
@@ -37,6 +38,9 @@ export class AllWays {
   private readonly one: Int32Array
   private readonly other: Int32Array
   private top = 0
+  /** What each set wastes at least, mm², and sets that go together: as long as those are few. */
+  private readonly least: Float64Array
+  private readonly pairs: PairsOfSets
 
   /**
    * @param most sizes that are kept: where there are more, no way is found
@@ -49,6 +53,8 @@ export class AllWays {
     this.net = new Float64Array(bits(few))
     this.first = new Int32Array(bits(few))
     this.count = new Int32Array(bits(few))
+    this.least = new Float64Array(bits(few))
+    this.pairs = new PairsOfSets(few)
     this.l = new Float64Array(most)
     this.w = new Float64Array(most)
     this.one = new Int32Array(most)
@@ -92,8 +98,12 @@ export class AllWays {
     const spare = rectangles * area - areaOfAll(problem)
     if (spare < 0 || pieces.length > this.few || pieces.length === 0) return false
     const inBlocks = Math.min(spare, MOST_IN_BLOCKS * area)
+    // what fills a rectangle may waste all there is
+    const mostOf = (net: number): number =>
+      net >= area - spare - SAME ? area : net + inBlocks * Math.min(1, AT_LEAST + net / area)
     const all = bits(pieces.length) - 1
     this.top = 0
+    this.pairs.begin(pieces.length)
     for (let set = 1; set <= all; set++) {
       if ((set & 255) === 0 && over()) return false
       const piece = 31 - Math.clz32(set)
@@ -104,38 +114,61 @@ export class AllWays {
       this.first[set] = this.top
       this.count[set] = 0
       if (net > area) continue
-      // what fills a rectangle may waste all there is
-      const most = net >= area - spare - SAME ? area : net + inBlocks * Math.min(1, AT_LEAST + net / area)
       if (rest === 0) {
         if (shape.l <= length && shape.w <= width) this.keep(set, shape.l, shape.w, piece, 0)
         if (shape.turns && shape.w <= length && shape.l <= width) this.keep(set, shape.w, shape.l, piece, 0)
-      } else this.join(set, most, length, width)
+      } else if (this.pairs.goes) {
+        this.pairs.each(set, (half) => this.join(set, half, mostOf(net), length, width))
+      } else this.joinAll(set, mostOf(net), length, width)
+      if (this.count[set]! > 0 && this.pairs.goes) this.pairUp(set, area, mostOf)
     }
     return true
   }
 
-  /** Joins any two sets of which one is made. */
-  private join(set: number, most: number, length: number, width: number): void {
+  /** @param mostOf the area that a block may take, by that of its pieces */
+  private pairUp(set: number, area: number, mostOf: (net: number) => number): void {
+    const { net, least, pairs } = this
+    least[set] = this.smallest(set) - net[set]!
+    pairs.add(set, (other) => {
+      const both = net[set]! + net[other]!
+      return both <= area && both + least[set]! + least[other]! <= mostOf(both)
+    })
+  }
+
+  /** Area of the smallest block that a set makes, mm². */
+  private smallest(set: number): number {
     const { l, w, first, count } = this
+    let least = Infinity
+    for (let i = first[set]!; i < first[set]! + count[set]!; i++) least = Math.min(least, l[i]! * w[i]!)
+    return least
+  }
+
+  /** Joins any two sets of which one is made. */
+  private joinAll(set: number, most: number, length: number, width: number): void {
+    const { count } = this
     const lowest = set & -set
     const rest = set ^ lowest
     for (let more = (rest - 1) & rest; ; more = (more - 1) & rest) {
-      const a = more | lowest
-      const b = set ^ a
-      if (count[a]! > 0 && count[b]! > 0) {
-        const [endA, endB] = [first[a]! + count[a]!, first[b]! + count[b]!]
-        for (let i = first[a]!; i < endA; i++)
-          for (let j = first[b]!; j < endB; j++) {
-            const long = l[i]! + l[j]!
-            const wide = w[i]! + w[j]!
-            const longest = l[i]! > l[j]! ? l[i]! : l[j]!
-            const widest = w[i]! > w[j]! ? w[i]! : w[j]!
-            if (long * widest <= most && long <= length && widest <= width) this.keep(set, long, widest, i, j)
-            if (longest * wide <= most && longest <= length && wide <= width) this.keep(set, longest, wide, i, ~j)
-          }
-      }
+      const half = more | lowest
+      if (count[half]! > 0 && count[set ^ half]! > 0) this.join(set, half, most, length, width)
       if (more === 0) return
     }
+  }
+
+  /** Joins a part of a set with what it lacks. */
+  private join(set: number, half: number, most: number, length: number, width: number): void {
+    const { l, w, first, count } = this
+    const rest = set ^ half
+    const [endOne, endOther] = [first[half]! + count[half]!, first[rest]! + count[rest]!]
+    for (let i = first[half]!; i < endOne; i++)
+      for (let j = first[rest]!; j < endOther; j++) {
+        const long = l[i]! + l[j]!
+        const wide = w[i]! + w[j]!
+        const longest = l[i]! > l[j]! ? l[i]! : l[j]!
+        const widest = w[i]! > w[j]! ? w[i]! : w[j]!
+        if (long * widest <= most && long <= length && widest <= width) this.keep(set, long, widest, i, j)
+        if (longest * wide <= most && longest <= length && wide <= width) this.keep(set, longest, wide, i, ~j)
+      }
   }
 
   /** Keeps a size of the set that is being made, and none that holds it; sizes stand in order of their length. */

@@ -1,15 +1,16 @@
 import type { Means } from '../means'
 import { below } from '../random'
 import { AllWays, FEW_FOR_TWO } from './all-ways'
-import { CloseLast } from './close/last-one'
-import { isForClose, littleWaste as littleClose } from './close/little-waste'
+import { CloseTwo } from './close/last-two'
+import { isForClose } from './close/little-waste'
 import { LastOne } from './last-one'
 import type { Layout } from './layout'
 import { together, without } from './rest'
 import { areaOfAll, costOf, roomOf, stockWithin, type Problem } from './sheets'
-import { SlicingSearch, type Course } from './slicing/search'
+import { cooled, lastByTrees } from './slicing/cooled'
+import type { Course } from './slicing/search'
 import { SnugSheets } from './snug/sheets'
-import { ofClose, ofSnug, thriftyFirst } from './snug/thrifty'
+import { ofSnug, thriftyFirst } from './snug/thrifty'
 
 /** Where two sheets may waste more than this part of their area, trees fill both at once sooner than one after the other. */
 const ROOMY = 0.075
@@ -26,22 +27,6 @@ const HOPELESS_OF_MANY = 0.03
 
 /** How trees are cooled down for all sheets at once. */
 const LONG: Course = { heat: 0.09, steps: 15_000 }
-
-/**
- * The same for the one sheet that is left beside a full one. Ten times as many steps fill hardly more of them, and with
- * other pieces it is another chance.
- */
-const SHORT: Course = { heat: 0.09, steps: 1500, part: 500 }
-
-/**
- * How far pieces may reach over after each third of it, in parts of the sheet. Of those that went in nineteen of twenty reached
- * over less, with 10 to 17 pieces, and three of four with 20; of the others about half reached over more after one third, and
- * three quarters after two.
- */
-const HOPEFUL = [0.025, 0.007]
-
-/** A sheet that may waste less than this part of its area is not tried by trees: where other ways fill one in a second they take fifteen. */
-const FOR_TREES = 0.06
 
 /**
  * With so many full sheets, those that waste least with the fewest pieces, what they leave is tried: most of such tries take a
@@ -70,10 +55,8 @@ const REACH = { blocks: 1000, rests: 3000, sheets: 1000 }
 const ROWS = 1000
 const IN_ROWS = 1.5
 
-/** Where nearly all pieces differ and the sheets are equal: the part at first, full sheets that are tried, and more pieces than these. */
-const CLOSE_LITTLE = 0.2
-const CLOSE_TRIES = 30
-const CLOSE_FEWEST = 28
+/** For more pieces than these, nearly all of which differ, close blocks do. */
+const CLOSE_FEWEST = 20
 
 /**
  * Fills the last two sheets, two equal ones with few pieces by all ways. Else one is filled by blocks with little waste, so that
@@ -102,7 +85,7 @@ export function fillLastTwo(problem: Problem, limit: number, means: Means): Layo
   const sheets = problem.sheets.map((s, i) => ({ ...s, count: stock.filter((at) => at === i).length }))
   const isClose = isForClose(problem, stock) && problem.pieces.length > CLOSE_FEWEST
   const plan = isClose
-    ? closely({ ...problem, sheets }, limit, kind!, slack, means)
+    ? new CloseTwo({ ...problem, sheets }, kind!, limit, means).fill()
     : oneThenTheOther({ ...problem, sheets }, limit, slack, means)
   // the time is up before anything was tried: as far as trees come at once
   return plan ?? (means.over() ? cooled(problem, limit, means, LONG) : null)
@@ -113,27 +96,6 @@ function byAllWays(problem: Problem, kind: number, { over }: Means): Layout | nu
   const sheet = problem.sheets[kind]!
   const found = new AllWays(undefined, FEW_FOR_TWO).fillTwo(problem, sheet, over)
   return found && { laid: found.map((lying) => ({ sheet: kind, lying })), left: [], cost: 2 * sheet.cost }
-}
-
-/** Of two equal sheets, nearly all pieces of which differ. */
-function closely(problem: Problem, limit: number, kind: number, slack: number, means: Means): Layout | null {
-  const { random, over } = means
-  const first = slack * CLOSE_LITTLE * (0.8 + 0.4 * random())
-  const { sheets } = littleClose(problem, kind, [first, slack * MOST], ENOUGH, means)
-  const lastOne = new CloseLast()
-  const { area, cost } = problem.sheets[kind]!
-  for (const one of thriftyFirst(ofClose(sheets), problem, slack).slice(0, CLOSE_TRIES)) {
-    if (over()) break
-    const full = [one.sheet()]
-    const parts = without(problem, full)
-    const { rest } = parts
-    const byTrees = area - areaOfAll(rest) > FOR_TREES * area
-    const plan = byTrees ? cooled(rest, limit - cost, means, SHORT, HOPEFUL) : null
-    if (plan?.left.length === 0) return together(problem, full, parts, plan)
-    const lying = lastOne.fill(rest, kind, over)
-    if (lying) return together(problem, full, parts, { laid: [{ sheet: kind, lying }], left: [], cost })
-  }
-  return null
 }
 
 function oneThenTheOther(problem: Problem, limit: number, slack: number, means: Means): Layout | null {
@@ -154,9 +116,7 @@ function oneThenTheOther(problem: Problem, limit: number, slack: number, means: 
 /** Fills the sheet that is left: where it may waste enough by trees, which are quick; else by blocks and all ways. */
 function theOther(problem: Problem, limit: number, lastOne: LastOne, means: Means): Layout | null {
   const kind = stockWithin(problem, limit)[0]!
-  const { area } = problem.sheets[kind]!
-  const byTrees = area - areaOfAll(problem) > FOR_TREES * area
-  const plan = byTrees ? cooled(problem, limit, means, SHORT, HOPEFUL) : null
+  const plan = lastByTrees(problem, kind, limit, means)
   return plan?.left.length === 0 ? plan : (lastOne.fill(problem, kind, means) ?? plan)
 }
 
@@ -170,26 +130,4 @@ function littleWaste(problem: Problem, slack: number, { random, over }: Means): 
     snug.find(over)
     if (snug.found.length >= ENOUGH || most * MORE >= slack * MOST || over()) return snug
   }
-}
-
-/**
- * What trees get into the sheets in one run.
- * @param hopeful how far pieces may reach over from stop to stop for it to go on, in parts of the largest of these sheets
- * @returns null where there is too much for the sheets, or it was given up
- */
-function cooled(
-  problem: Problem,
-  limit: number,
-  means: Means,
-  course: Course,
-  hopeful: readonly number[] = [],
-): Layout | null {
-  const trees = new SlicingSearch(problem, limit, means, course)
-  const largest = Math.max(...stockWithin(problem, limit).map((s) => problem.sheets[s]!.area))
-  for (let stop = 0; trees.goes; stop++) {
-    const plan = trees.next()
-    if (plan) return plan
-    if (trees.reachesOver > (hopeful[stop] ?? Infinity) * largest) return null
-  }
-  return null
 }

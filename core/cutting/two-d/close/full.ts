@@ -16,13 +16,11 @@ const DEPTH = 3
 /** What is taken away from a sheet may waste this part of what the sheet may, and as much more as it takes of it. */
 const AT_LEAST = 0.05
 
-/** So many blocks are looked at for what is taken away, or fills the rest. */
-const LOOKS = 10_000_000
-
-/** How far it goes: blocks that are made, those that are laid, and sheets. */
+/** How far it goes: blocks that are made, those that are laid, those that are looked at for it, and sheets. */
 export interface Effort {
   readonly blocks: number
   readonly laid: number
+  readonly looks: number
   readonly sheets: number
   readonly over: () => boolean
 }
@@ -127,7 +125,7 @@ export class CloseSheets {
   /** Fills what is left of the sheet by one block, or takes one more away: of two along the same axis the order is settled. */
   private takeAway(l: number, w: number, waste: number, taken: Taken | null): void {
     const { blocks, most } = this
-    if (blocks.looks > LOOKS) this.left = 0
+    if (blocks.looks > this.effort.looks) this.left = 0
     if (this.left <= 0) return
     if (taken) {
       blocks.reach[0].filling(l, w, most - waste, (last) => {

@@ -8,7 +8,7 @@ import { inOrder, type Taken } from './way'
 
 /** All ways are gone through for rests of so many pieces at least, that may waste this part of their area at least. */
 const FEWEST = 11
-const HOPEFUL = 0.06
+const HOPEFUL = 0.035
 
 /** So many blocks are taken away at most, that together waste this part of what the sheet may. */
 const DEPTH = 4
@@ -32,7 +32,7 @@ const BASE = 0.01
 const REACH = { enough: 1000, blocks: 20_000, laid: 50_000, looks: 3_000_000 }
 
 /** The ways of so many rests are gone through. */
-const TRIES = 10
+const TRIES = 60
 
 /** What is left of a sheet, few pieces, that may waste some part of its area. */
 interface Rest {
@@ -50,9 +50,10 @@ interface Rest {
  * wasted is left for a rest of few pieces, for which all ways are gone through. Rests that may waste most come first.
  */
 export class CloseLast {
-  private readonly allWays = new AllWays()
   /** What a block could waste, in parts of what the sheet may, for enough to be left the time before. */
   private before = 0
+
+  constructor(private readonly allWays = new AllWays()) {}
 
   /** @returns where all pieces lie; null where no way was found or the time was up */
   fill(problem: Problem, kind: number, over: () => boolean): readonly Lying[] | null {

@@ -12,7 +12,7 @@ const MORE = 1.25
 const LESS = 0.6
 
 /** How far each list goes. */
-const EFFORT = { blocks: 40_000, laid: 300_000, sheets: 2000 }
+const EFFORT = { blocks: 40_000, laid: 300_000, looks: 10_000_000, sheets: 2000 }
 
 /** Blocks count their pieces in a byte, and more would be too many anyway. */
 const TOO_MANY = 255

@@ -1,0 +1,85 @@
+import type { Means } from '../../means'
+import { AllWays, FEW_FOR_TWO } from '../all-ways'
+import type { Lying } from '../blocks'
+import type { Layout } from '../layout'
+import { together, without } from '../rest'
+import { areaOfAll, type Problem } from '../sheets'
+import { lastByTrees } from '../slicing/cooled'
+import { ofClose, thriftyFirst } from '../snug/thrifty'
+import { CloseSheets } from './full'
+import { CloseLast } from './last-one'
+import { littleWaste } from './little-waste'
+
+/**
+ * Of what both may waste one does this part at first, give or take a fifth, and more until so many full sheets are found, up to a
+ * last part: one of the two wastes no more than half. With so many of them, the thriftiest, it is tried to fill the other.
+ */
+const LITTLE = 0.2
+const MOST = 0.6
+const ENOUGH = 40
+const TRIES = 60
+
+/**
+ * No more pieces than these, and nearly all that can be found is found: ever so many full sheets that waste up to about half, each of
+ * which leaves little more to the other. With one of a thousand that goes in, and all ways tell that in a few ms.
+ */
+const FEW = 32
+const MANY = { most: 0.55, share: 1.2, base: 0.01, tries: 1000 }
+const EFFORT = { blocks: 40_000, laid: 1_000_000, looks: 30_000_000, sheets: 10_000 }
+
+/** Fills a sheet with all pieces that are left; null where no way was found. */
+type Fill = (rest: Problem) => readonly Lying[] | null
+
+/** Fills the last two sheets, equal ones, with pieces nearly all of which differ: one by close blocks, then the other. */
+export class CloseTwo {
+  private readonly allWays = new AllWays(undefined, FEW_FOR_TWO)
+  private readonly lastOne = new CloseLast(this.allWays)
+  private readonly area: number
+  private readonly slack: number
+
+  /** @param kind of the sheets, @param limit what both may cost, mm² */
+  constructor(
+    private readonly problem: Problem,
+    private readonly kind: number,
+    private readonly limit: number,
+    private readonly means: Means,
+  ) {
+    this.area = problem.sheets[kind]!.area
+    this.slack = 2 * this.area - areaOfAll(problem)
+  }
+
+  /** @returns the plan with all pieces; null where no way was found */
+  fill(): Layout | null {
+    const { problem, kind, slack, means } = this
+    const first = slack * LITTLE * (0.8 + 0.4 * means.random())
+    const { sheets } = littleWaste(problem, kind, [first, slack * MOST], ENOUGH, means)
+    const plan = this.beside(sheets, TRIES, (rest) => this.lastOne.fill(rest, kind, means.over))
+    return plan || problem.pieces.length > FEW ? plan : this.besideMany()
+  }
+
+  private besideMany(): Layout | null {
+    const { problem, kind, slack, area, means } = this
+    const may = { share: (MANY.share * slack) / 2 / area, base: MANY.base * slack, most: MANY.most * slack }
+    const sheets = new CloseSheets(problem, kind, may, { ...EFFORT, over: means.over })
+    sheets.find()
+    const few = ({ pieces }: Problem): boolean => pieces.length <= FEW_FOR_TWO
+    const sheet = problem.sheets[kind]!
+    return this.beside(sheets, MANY.tries, (rest) => (few(rest) ? this.allWays.fill(rest, sheet, means.over) : null))
+  }
+
+  /** Tries the thriftiest full sheets. @param fill fills the other sheet with what one leaves */
+  private beside(sheets: CloseSheets, tries: number, fill: Fill): Layout | null {
+    const { problem, kind, limit, means } = this
+    const { cost } = problem.sheets[kind]!
+    for (const one of thriftyFirst(ofClose(sheets), problem, this.slack).slice(0, tries)) {
+      if (means.over()) return null
+      const full = [one.sheet()]
+      const parts = without(problem, full)
+      const byTrees = lastByTrees(parts.rest, kind, limit - cost, means)
+      if (byTrees?.left.length === 0) return together(problem, full, parts, byTrees)
+      const lying = fill(parts.rest)
+      if (lying) return together(problem, full, parts, { laid: [{ sheet: kind, lying }], left: [], cost })
+    }
+    return null
+  }
+}
