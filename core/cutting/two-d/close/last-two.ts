@@ -20,8 +20,8 @@ const ENOUGH = 40
 const TRIES = 60
 
 /**
- * No more pieces than these, and nearly all that can be found is found: ever so many full sheets that waste up to about half, each of
- * which leaves little more to the other. With one of a thousand that goes in, and all ways tell that in a few ms.
+ * Of no more pieces than these ever so many full sheets are tried then, that waste up to about half: the other may waste little more.
+ * With one of a thousand all others go into it, which all ways tell in a few ms.
  */
 const FEW = 32
 const MANY = { most: 0.55, share: 1.2, base: 0.01, tries: 1000 }
@@ -57,6 +57,7 @@ export class CloseTwo {
     return plan || problem.pieces.length > FEW ? plan : this.besideMany()
   }
 
+  /** The same with many more full sheets, of which some leave as few pieces as all ways are for. */
   private besideMany(): Layout | null {
     const { problem, kind, slack, area, means } = this
     const may = { share: (MANY.share * slack) / 2 / area, base: MANY.base * slack, most: MANY.most * slack }
