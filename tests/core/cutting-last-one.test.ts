@@ -44,6 +44,18 @@ describe('all ways to fill a rectangle', () => {
     }
   })
 
+  it('come to the same in whatever order the pieces are told', () => {
+    const outcomes = new Set<boolean>()
+    for (let seed = 1; seed <= 20; seed++) {
+      const [first, ...rest] = shrunk(seed, [SHEET], 11, 16, seed % 2 === 0)
+      const pieces = [shapeOf(first!.l + 20, first!.w + 20, first!.turns), ...rest]
+      const isFilled = (shapes: readonly Shape[]): boolean => allWays.fill(on(SHEET, shapes), SHEET, never) !== null
+      expect(isFilled([...pieces].reverse()), `seed ${seed}`).toBe(isFilled(pieces))
+      outcomes.add(isFilled(pieces))
+    }
+    expect(outcomes.size).toBe(2)
+  })
+
   it('turn only what may be turned', () => {
     const pieces = (turns: boolean): Shape[] => [shapeOf(600, 300, false), shapeOf(300, 500, turns)]
     expect(allWays.fill(on(SHEET, pieces(false)), { l: 600, w: 600 }, never)).toBeNull()

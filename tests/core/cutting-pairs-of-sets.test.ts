@@ -58,4 +58,24 @@ describe('pairs of sets', () => {
     for (let set = 1; set < 16; set++) pairs.each(set, (half) => told.push(set, half))
     expect(told).toEqual([7, 6])
   })
+
+  it('are put together no longer where more are found than may be known', () => {
+    const pairs = new PairsOfSets(14)
+    pairs.begin(14)
+    let last = 0
+    while (pairs.goes) pairs.add(++last, () => true)
+    let told = 0
+    for (let set = 1; set < 2 ** 14; set++) pairs.each(set, () => told++)
+    expect(told).toBe(2 ** 17)
+    // all of those that came before the last one are known
+    const inVain: number[] = []
+    for (let set = 1; set < last; set++) {
+      let halves = 0
+      pairs.each(set, () => halves++)
+      let bits = 0
+      for (let rest = set; rest > 0; rest &= rest - 1) bits++
+      if (halves !== 2 ** (bits - 1) - 1) inVain.push(set)
+    }
+    expect(inVain).toEqual([])
+  })
 })
