@@ -68,14 +68,14 @@ describe('pairs of sets', () => {
     for (let set = 1; set < 2 ** 14; set++) pairs.each(set, () => told++)
     expect(told).toBe(2 ** 17)
     // all of those that came before the last one are known
-    const inVain: number[] = []
+    const lacking: number[] = []
     for (let set = 1; set < last; set++) {
       let halves = 0
       pairs.each(set, () => halves++)
       let bits = 0
       for (let rest = set; rest > 0; rest &= rest - 1) bits++
-      if (halves !== 2 ** (bits - 1) - 1) inVain.push(set)
+      if (halves !== 2 ** (bits - 1) - 1) lacking.push(set)
     }
-    expect(inVain).toEqual([])
+    expect(lacking).toEqual([])
   })
 })

@@ -38,7 +38,7 @@ export class AllWays {
   private readonly one: Int32Array
   private readonly other: Int32Array
   private top = 0
-  /** What each set wastes at least, mm², and sets that go together: as long as those are few. */
+  /** What each set wastes at least, mm², as long as pairs are put together. */
   private readonly least: Float64Array
   private readonly pairs: PairsOfSets
 
@@ -125,7 +125,7 @@ export class AllWays {
     return true
   }
 
-  /** @param mostOf the area that a block may take, by that of its pieces */
+  /** Puts a set together with those before it that it may make a block with. @param mostOf the area of a block at most, by that of its pieces */
   private pairUp(set: number, area: number, mostOf: (net: number) => number): void {
     const { net, least, pairs } = this
     least[set] = this.smallest(set) - net[set]!

@@ -35,6 +35,7 @@ export class PairsOfSets {
     return this.looks > 0
   }
 
+  /** Begins anew. @param pieces how many there are, no more than told */
   begin(pieces: number): void {
     this.top = 0
     this.looks = 3 ** pieces * PART_OF_ALL

@@ -53,6 +53,7 @@ export class CloseLast {
   /** What a block could waste, in parts of what the sheet may, for enough to be left the time before. */
   private before = 0
 
+  /** @param allWays for as many pieces as a rest may have, or more */
   constructor(private readonly allWays = new AllWays()) {}
 
   /** @returns where all pieces lie; null where no way was found or the time was up */

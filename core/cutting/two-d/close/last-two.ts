@@ -5,7 +5,7 @@ import type { Layout } from '../layout'
 import { together, without } from '../rest'
 import { areaOfAll, type Problem } from '../sheets'
 import { lastByTrees } from '../slicing/cooled'
-import { ofClose, thriftyFirst } from '../snug/thrifty'
+import { ofClose, thriftyFirst, type Candidate } from '../snug/thrifty'
 import { CloseSheets } from './full'
 import { CloseLast } from './last-one'
 import { littleWaste } from './little-waste'
@@ -24,7 +24,14 @@ const TRIES = 60
  * With one of a thousand all others go into it, which all ways tell in a few ms.
  */
 const FEW = 32
-const MANY = { most: 0.55, share: 1.2, base: 0.01, tries: 1000 }
+const MANY = 1000
+const HALF = 0.55
+
+/** A block of those may waste this part of what it takes, in parts of what a sheet does on average, and so much besides, in the same. */
+const SHARE = 1.2
+const BASE = 0.02
+
+/** How far those are looked for. */
 const EFFORT = { blocks: 40_000, laid: 1_000_000, looks: 30_000_000, sheets: 10_000 }
 
 /** Fills a sheet with all pieces that are left; null where no way was found. */
@@ -53,26 +60,31 @@ export class CloseTwo {
     const { problem, kind, slack, means } = this
     const first = slack * LITTLE * (0.8 + 0.4 * means.random())
     const { sheets } = littleWaste(problem, kind, [first, slack * MOST], ENOUGH, means)
-    const plan = this.beside(sheets, TRIES, (rest) => this.lastOne.fill(rest, kind, means.over))
+    const plan = this.beside(this.thrifty(sheets).slice(0, TRIES), (rest) => this.lastOne.fill(rest, kind, means.over))
     return plan || problem.pieces.length > FEW ? plan : this.besideMany()
   }
 
-  /** The same with many more full sheets, of which some leave as few pieces as all ways are for. */
+  /** The same with many more full sheets, such as leave no more pieces than all ways are for. */
   private besideMany(): Layout | null {
     const { problem, kind, slack, area, means } = this
-    const may = { share: (MANY.share * slack) / 2 / area, base: MANY.base * slack, most: MANY.most * slack }
+    const average = slack / 2
+    const may = { share: (SHARE * average) / area, base: BASE * average, most: HALF * slack }
     const sheets = new CloseSheets(problem, kind, may, { ...EFFORT, over: means.over })
     sheets.find()
-    const few = ({ pieces }: Problem): boolean => pieces.length <= FEW_FOR_TWO
-    const sheet = problem.sheets[kind]!
-    return this.beside(sheets, MANY.tries, (rest) => (few(rest) ? this.allWays.fill(rest, sheet, means.over) : null))
+    const most = problem.pieces.length - FEW_FOR_TWO
+    const many = this.thrifty(sheets).filter(({ pieces }) => pieces >= most)
+    return this.beside(many.slice(0, MANY), (rest) => this.allWays.fill(rest, problem.sheets[kind]!, means.over))
   }
 
-  /** Tries the thriftiest full sheets. @param fill fills the other sheet with what one leaves */
-  private beside(sheets: CloseSheets, tries: number, fill: Fill): Layout | null {
+  private thrifty(sheets: CloseSheets): Candidate[] {
+    return thriftyFirst(ofClose(sheets), this.problem, this.slack)
+  }
+
+  /** Tries some full sheets one after the other. @param fill fills the other sheet with what one leaves */
+  private beside(some: readonly Candidate[], fill: Fill): Layout | null {
     const { problem, kind, limit, means } = this
     const { cost } = problem.sheets[kind]!
-    for (const one of thriftyFirst(ofClose(sheets), problem, this.slack).slice(0, tries)) {
+    for (const one of some) {
       if (means.over()) return null
       const full = [one.sheet()]
       const parts = without(problem, full)

@@ -18,6 +18,7 @@ const FOR_TREES = 0.06
 
 /**
  * What trees get into the sheets in one run.
+ * @param limit what the sheets may cost, mm², @param course how trees are cooled down
  * @param hopeful how far pieces may reach over from stop to stop for it to go on, in parts of the largest of these sheets
  * @returns null where there is too much for the sheets, or it was given up
  */
