@@ -89,7 +89,8 @@ const pageOf = (p: NoPlace) => {
       <legend class="quiet small">Cut together</legend>
       <label v-for="h in all" :key="h.id">
         <input type="checkbox" :checked="isChosen(h)" @change="toggle(h.id)" />
-        {{ h.model.name }} <VerdictMark v-if="h.level === 'stop'" level="stop" />
+        {{ h.model.name }}
+        <span v-if="h.level === 'stop'" class="quiet small"><VerdictMark level="stop" /> a check says stop</span>
       </label>
     </fieldset>
     <p v-if="failed" role="alert">{{ failed }}</p>

@@ -1,6 +1,6 @@
 import { expect, test } from './fixtures'
 import { shopWith } from '../core/samples'
-import { saved, shopFor, threeMallets } from './shop'
+import { mallet, saved, shopFor, threeMallets } from './shop'
 
 test('the pieces of the holders are laid out on their stock, and change with what is cut together', async ({
   page,
@@ -120,4 +120,18 @@ test('a place of an offcut that is kept clear is told beside its drawing', async
     await expect(plank.locator('rect.no-go')).toHaveCount(1)
     await expect(plank.locator('.clear')).toHaveText(`Kept clear, from the left end${words}`)
   }
+})
+
+test('a holder that stops says so where it is chosen for cutting, and on the bench', async ({ page, service }) => {
+  const shop = await shopFor(page, service, { tools: [mallet('a', 37, 90)], rail: {} })
+  await page.goto('/cutting')
+  await expect(page.locator('.holders label')).toContainText('a check says stop')
+  await page.goto('/bench')
+  await expect(page.getByTestId('work')).toContainText('a check says stop')
+  await page.goto(shop.rail)
+  await page.getByRole('button', { name: 'Two bores and a file' }).click()
+  await saved(page)
+  await page.goto('/cutting')
+  await expect(page.locator('.holders label')).toHaveCount(1)
+  await expect(page.locator('.holders label')).not.toContainText('stop')
 })

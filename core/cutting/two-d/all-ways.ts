@@ -125,7 +125,10 @@ export class AllWays {
     return true
   }
 
-  /** Puts a set together with those before it that it may make a block with. @param mostOf the area of a block at most, by that of its pieces */
+  /**
+   * Puts a set together with those before it that it may make a block with.
+   * @param mostOf the area of a block at most, by that of its pieces
+   */
   private pairUp(set: number, area: number, mostOf: (net: number) => number): void {
     const { net, least, pairs } = this
     least[set] = this.smallest(set) - net[set]!
