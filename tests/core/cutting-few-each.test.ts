@@ -4,7 +4,7 @@ import { randomFrom } from '#core/cutting/random'
 import { AllWays } from '#core/cutting/two-d/all-ways'
 import { piecesIn } from '#core/cutting/two-d/plain/bits'
 import { FewBlocks } from '#core/cutting/two-d/few/blocks'
-import { areFewEach, FewEach } from '#core/cutting/two-d/few/few-each'
+import { areFewBeside, areFewEach, FewEach } from '#core/cutting/two-d/few/few-each'
 import { Found } from '#core/cutting/two-d/plain/found'
 import type { FullOfFew } from '#core/cutting/two-d/few/full'
 import { LikeliestFirst } from '#core/cutting/two-d/few/likeliest-first'
@@ -13,7 +13,7 @@ import { Sizes } from '#core/cutting/two-d/few/sizes'
 import type { Layout } from '#core/cutting/two-d/layout'
 import { areaOfAll, sameTogether, stockWithin, type Problem, type Shape } from '#core/cutting/two-d/sheets'
 import { layOut } from '#core/cutting/two-d/solve'
-import { panelsOfManySheets, panelsOfSeveralSheets } from './cut-instances'
+import { panels, panelsOfManySheets, panelsOfSeveralSheets } from './cut-instances'
 import { faultsOf, meansOf, posed, problemOf, SHEET, shapeOf, sheetOf, shrunk } from './cut-problems'
 import { ALL, fullOf, mayWaste, setsOf } from './few-sheets'
 
@@ -38,6 +38,27 @@ describe('blocks of few pieces', () => {
       names.add([blocks.axis[i], blocks.one[i], blocks.other[i]].join())
     }
     expect(names.size).toBe(blocks.top)
+  })
+
+  it('are all that there are, whatever their sizes', () => {
+    // of two pieces: each pair lies side by side along either axis, in one order
+    for (const turns of [false, true]) {
+      const pieces = shrunk(11, [SHEET, SHEET], 8, 20, turns)
+      const most = 30_000
+      const blocks = new FewBlocks(SHEET, 1, 100_000)
+      blocks.build(pieces, new Float64Array(pieces.length), { ...mayWaste(most, pieces.length), pieces: 2 })
+      const lying = pieces.flatMap(({ l, w }, p) => (turns ? [[l, w, p], [w, l, p]] : [[l, w, p]]) as [number, number, number][]) // prettier-ignore
+      const onSheet = lying.filter(([l, w]) => l <= SHEET.l && w <= SHEET.w)
+      let pairs = 0
+      for (const [l1, w1, p] of onSheet)
+        for (const [l2, w2, q] of onSheet) {
+          const areas = l1 * w1 + l2 * w2
+          const fits = (l: number, w: number): boolean => l <= SHEET.l && w <= SHEET.w && l * w - areas <= most
+          if (p < q) pairs += Number(fits(l1 + l2, Math.max(w1, w2))) + Number(fits(Math.max(l1, l2), w1 + w2))
+        }
+      expect(pairs).toBeGreaterThan(20)
+      expect(blocks.top).toBe(onSheet.length + pairs)
+    }
   })
 
   it('are no more than may be made', () => {
@@ -102,15 +123,31 @@ describe('full sheets of few pieces', () => {
     expect(compared).toBeGreaterThan(1)
   })
 
+  it('are found where one piece after the other was cut off, if so many blocks are taken away', () => {
+    // ten strips, each cut from one side of what was left, by turns: no two of them make a block without the rest
+    const pieces: Shape[] = []
+    let [l, w] = [SHEET.l, SHEET.w]
+    for (let i = 0; i < 9; i++) {
+      const along = i % 2 === 0
+      const takes = 0.2 * (along ? l : w)
+      pieces.push(along ? shapeOf(takes, w, false) : shapeOf(l, takes, false))
+      if (along) l -= takes
+      else w -= takes
+    }
+    pieces.push(shapeOf(l, w, false))
+    const all = pieces.map((_, p) => p).join()
+    expect([3, 6, 7, 9].map((depth) => setsOf(pieces, 1, depth).has(all))).toEqual([false, false, true, true])
+  })
+
   it('end when so many blocks were laid, and when the time is up', () => {
     const pieces = shrunk(3, [SHEET, SHEET, SHEET], 6, 20, true)
     const full = (): FullOfFew => fullOf(pieces, 0.05 * SHEET.area)
-    expect(full().all(ALL, () => {})).toBe(true)
-    expect(full().all({ ...ALL, blocks: 10 }, () => {})).toBe(false)
-    expect(full().all({ blocks: 1e6, over: () => true }, () => {})).toBe(false)
+    expect(full().all(ALL, () => {})).toBe(Infinity)
+    expect(full().all({ ...ALL, blocks: 10 }, () => {})).toBe(0)
+    expect(full().all({ ...ALL, blocks: 1e6, over: () => true }, () => {})).toBe(0)
     // also where few blocks taken away leave rests that very many fill
     let told = 0
-    expect(full().all({ ...ALL, blocks: 1000 }, () => told++)).toBe(false)
+    expect(full().all({ ...ALL, blocks: 1000 }, () => told++)).toBe(0)
     expect(told).toBeLessThan(1000)
   })
 })
@@ -212,6 +249,17 @@ describe('few pieces in each sheet', () => {
     }
   })
 
+  it('come out by that where many blocks were cut off one after the other, and of a few pieces more', () => {
+    // seven sheets of eleven, a thirtieth of a piece wasted, and four of twelve, a seventh
+    for (const known of [panelsOfSeveralSheets(65036), panels(66128)]) {
+      const { problem, limit } = posed(known)
+      const plan = planOf(problem, limit, 2, LikeliestFirst)
+      expect(plan, known.instance.id).not.toBeNull()
+      expect(plan!.cost).toBeLessThanOrEqual(limit)
+      expect(faultsOf(problem, plan!)).toEqual([])
+    }
+  })
+
   it('are begun anew by that with more full sheets where nothing waits', () => {
     const { problem, limit } = posed(panelsOfManySheets(63068))
     expect(faultsOf(problem, planOf(problem, limit, 40, LikeliestFirst)!)).toEqual([])
@@ -219,16 +267,20 @@ describe('few pieces in each sheet', () => {
 
   it('are more than two equal sheets of so few that differ, and not too many in all', () => {
     // each a hundredth of a sheet short of its share
-    const on = (pieces: number, sheets: number, sizes = pieces, short = 0.01): boolean => {
+    const on = (pieces: number, sheets: number, sizes = pieces, short = 0.01, are = areFewEach): boolean => {
       const shapes = Array.from({ length: pieces }, (_, i) => shapeOf(200 + (i % sizes), 1e6 * ((sheets / pieces) * (1 - short)) / (200 + (i % sizes)), true)) // prettier-ignore
       const problem = { ...sameTogether(shapes), sheets: [sheetOf(1000, 1000, sheets)] }
-      return areFewEach(problem, stockWithin(problem, Infinity))
+      return are(problem, stockWithin(problem, Infinity))
     }
     expect([on(30, 3), on(31, 3), on(20, 2), on(150, 20), on(151, 20)]).toEqual([true, false, false, true, false])
     // a few more where next to nothing may be wasted
     expect([on(36, 3, 36, 0.008), on(36, 3, 36, 0.009), on(37, 3, 37, 0.001)]).toEqual([true, false, false])
     expect([on(30, 3, 25), on(30, 3, 15)]).toEqual([true, false])
     expect([on(30, 3, 30, 0.041), on(30, 3, 30, 0.043)]).toEqual([true, false])
+    // of more in searches beside the first, and of all that are few in the first
+    const beside = (pieces: number, short: number, sizes = pieces): boolean => on(pieces, 3, sizes, short, areFewBeside)
+    expect([beside(42, 0.017), beside(42, 0.018), beside(43, 0.01), beside(42, 0.01, 21)]).toEqual([true, false, false, false]) // prettier-ignore
+    expect([beside(30, 0.041), beside(30, 0.043)]).toEqual([true, false])
     const two = { ...sameTogether([shapeOf(200, 200, true)]), sheets: [sheetOf(900, 900, 2), sheetOf(800, 800, 2)] }
     expect(areFewEach(two, stockWithin(two, Infinity))).toBe(false)
   })

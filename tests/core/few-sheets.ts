@@ -5,7 +5,7 @@ import type { Shape } from '#core/cutting/two-d/sheets'
 import { SHEET } from './cut-problems'
 
 /** Everything, without a clock. */
-export const ALL = { blocks: Infinity, over: () => false }
+export const ALL = { blocks: Infinity, depth: 3, over: () => false }
 
 /** Blocks of up to three pieces that waste no more than so much, mm². */
 export const mayWaste = (waste: number, pieces: number): May => ({
@@ -19,10 +19,10 @@ export const mayWaste = (waste: number, pieces: number): May => ({
 export const fullOf = (pieces: readonly Shape[], limit: number): FullOfFew =>
   new FullOfFew(pieces, new Float64Array(pieces.length), SHEET, limit, mayWaste(limit, pieces.length))
 
-/** All sets that fill the sheet, by the pieces in them, with what they waste. */
-export function setsOf(pieces: readonly Shape[], limit: number): Map<string, number> {
+/** All sets that fill the sheet, by the pieces in them, with what they waste. @param depth so many blocks are taken away at most */
+export function setsOf(pieces: readonly Shape[], limit: number, depth = ALL.depth): Map<string, number> {
   const found = new Map<string, number>()
-  fullOf(pieces, limit).all(ALL, (set, waste) => {
+  fullOf(pieces, limit).all({ ...ALL, depth }, (set, waste) => {
     const name = piecesIn(set, pieces.length, true).join()
     found.set(name, Math.min(waste, found.get(name) ?? Infinity))
   })

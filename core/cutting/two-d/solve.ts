@@ -6,7 +6,7 @@ import { LastOne } from './last-one'
 import { layoutOf, outOfBlocks, type Layout } from './layout'
 import { Refill } from './refill'
 import { HardestFirst } from './exact/hardest-first'
-import { areFewEach, areRatherMany, FewEach } from './few/few-each'
+import { areFewBeside, areFewEach, areRatherMany, FewEach } from './few/few-each'
 import { LikeliestFirst } from './few/likeliest-first'
 import { firstPlan, LimitSearch, PATIENT, QUICK } from './search'
 import { OneByOne } from './one-by-one'
@@ -109,10 +109,14 @@ function fillingFor(
   return stock.every((s) => s === stock[0]) && !sameEachTime ? [oneByOne] : [trees, oneByOne]
 }
 
+/** Whether it is a search beside the first. */
+const isBeside = ({ beside = 0 }: Means): boolean => beside > 0
+
 /** Full sheets of few pieces listed: in searches beside the first one filled by what is likeliest, which comes to more, but later. */
 function fewEach(problem: Problem, limit: number, means: Means): Pick<FewEach, 'next'> | null {
-  if (!areFewEach(problem, stockWithin(problem, limit))) return null
-  return (means.beside ?? 0) > 0 ? new LikeliestFirst(problem, limit, means) : new FewEach(problem, limit, means)
+  const stock = stockWithin(problem, limit)
+  if (isBeside(means)) return areFewBeside(problem, stock) ? new LikeliestFirst(problem, limit, means) : null
+  return areFewEach(problem, stock) ? new FewEach(problem, limit, means) : null
 }
 
 const hardestFirst = (problem: Problem, limit: number, means: Means): HardestFirst | null =>
@@ -157,7 +161,7 @@ class Cheaper {
     this.filling = fillingFor(problem, limit, this.trees, means)
     const stock = stockWithin(problem, limit)
     const room = roomOf(problem, stock)
-    this.seldom = !this.tight && areRatherMany(problem, stock)
+    this.seldom = !this.tight && !isBeside(means) && areRatherMany(problem.pieces.length, stock.length)
     const isLoose = !this.tight && room - areaOfAll(problem) > LOOSE * room
     this.loose = isLoose || full.play(1) === null
     this.listing = isLoose ? null : this.tight ? hardestFirst(problem, limit, means) : fewEach(problem, limit, means)
@@ -179,7 +183,7 @@ class Cheaper {
   private list(): boolean {
     if (!this.listing) return false
     const turn = this.turns++ % SELDOM
-    const has = (this.means.beside ?? 0) > 0 ? turn < SELDOM - 1 : turn % 2 === 0
+    const has = isBeside(this.means) ? turn < SELDOM - 1 : turn % 2 === 0
     if (this.seldom ? turn > 0 : !has) return false
     const found = this.listing.next()
     if (found) this.sheets.offer(found)
@@ -198,7 +202,7 @@ class Cheaper {
 
   /** Searches beside the first leave sides that agree to it where blocks that fit are no use. */
   private get onlyFills(): boolean {
-    return this.loose && (this.means.beside ?? 0) > 0
+    return this.loose && isBeside(this.means)
   }
 
   /** What does best where so much may be wasted gets most of the time. */

@@ -16,6 +16,15 @@ export interface May {
   readonly base: number
 }
 
+/** Blocks of as many pieces, also by how far they reach across each axis; the least that one takes along it, wastes and may. */
+interface Alike {
+  readonly all: Int32Array
+  readonly byReach: readonly [along: Int32Array, across: Int32Array]
+  readonly takes: readonly [along: number, across: number]
+  readonly waste: number
+  readonly each: number
+}
+
 /** There is room for so many at first. */
 const FIRST = 2048
 
@@ -64,37 +73,60 @@ export class FewBlocks {
         this.add(length, width, -worth[piece]!, may.each[piece]!, PIECE, piece, Number(turned))
       }
     })
-    const ends = [0, this.top]
+    const alike = [this.alikeFrom(0)]
     for (let count = 2; count <= may.pieces; count++) {
-      for (let larger = count - 1; 2 * larger >= count; larger--) {
-        const smaller = count - larger
-        for (let i = ends[larger - 1]!; i < ends[larger]!; i++)
-          for (let j = ends[smaller - 1]!; j < ends[smaller]!; j++) {
-            this.join(i, j, may)
-            if (larger > smaller) this.join(j, i, may)
-          }
-      }
-      ends.push(this.top)
+      const first = this.top
+      for (let larger = count - 1; 2 * larger >= count; larger--)
+        for (const axis of [ALONG, ACROSS]) this.joinAll(alike[larger - 1]!, alike[count - larger - 1]!, axis, may)
+      alike.push(this.alikeFrom(first))
     }
     return this.top < this.most
   }
 
+  /** All from one on. */
+  private alikeFrom(first: number): Alike {
+    const { l, w, waste, each } = this
+    const all = Int32Array.from({ length: this.top - first }, (_, i) => first + i)
+    const least = (of: Float64Array): number => all.reduce((least, i) => Math.min(least, of[i]!), Infinity)
+    const by = (of: Float64Array): Int32Array => all.slice().sort((a, b) => of[a]! - of[b]!)
+    return {
+      all,
+      byReach: [by(w), by(l)],
+      takes: [least(l), least(w)],
+      waste: least(waste),
+      each: all.reduce((most, i) => Math.max(most, each[i]!), -Infinity),
+    }
+  }
+
+  /** Joins blocks with such as have no more pieces, and reach about as far across. */
+  private joinAll(larger: Alike, smaller: Alike, axis: number, may: May): void {
+    const { waste, each } = this
+    const [takes, reaches] = axis === ALONG ? [this.l, this.w] : [this.w, this.l]
+    const byReach = smaller.byReach[axis - 1]!
+    for (const i of larger.all) {
+      const spare = Math.min(may.waste, each[i]! + smaller.each + may.base) - waste[i]! - smaller.waste + SAME
+      if (spare < 0) continue
+      const furthest = reaches[i]! + spare / takes[i]!
+      const nearest = reaches[i]! - spare / smaller.takes[axis - 1]!
+      for (let k = firstFrom(byReach, reaches, nearest); k < byReach.length && reaches[byReach[k]!]! <= furthest; k++) {
+        this.join(i, byReach[k]!, axis, may)
+        if (larger !== smaller) this.join(byReach[k]!, i, axis, may)
+      }
+    }
+  }
+
   /** Joins two blocks that have no piece in common; a row is joined only with what comes after its last block. */
-  private join(i: number, j: number, may: May): void {
-    const { l, w, waste, each, axis, other, words, sets } = this
-    const wasted = waste[i]! + waste[j]!
-    const limit = Math.min(may.waste, each[i]! + each[j]! + may.base)
-    if (wasted > limit || meet(sets, i * words, sets, j * words, words)) return
-    const long = l[i]! + l[j]!
-    const wide = w[i]! + w[j]!
-    if (axis[j] !== ALONG && (axis[i] === ALONG ? other[i]! : i) < j && long <= this.sheet.l + SAME) {
-      const more = w[i]! < w[j]! ? (w[j]! - w[i]!) * l[i]! : (w[i]! - w[j]!) * l[j]!
-      if (wasted + more <= limit) this.put(i, j, ALONG, long, Math.max(w[i]!, w[j]!), wasted + more)
-    }
-    if (axis[j] !== ACROSS && (axis[i] === ACROSS ? other[i]! : i) < j && wide <= this.sheet.w + SAME) {
-      const more = l[i]! < l[j]! ? (l[j]! - l[i]!) * w[i]! : (l[i]! - l[j]!) * w[j]!
-      if (wasted + more <= limit) this.put(i, j, ACROSS, Math.max(l[i]!, l[j]!), wide, wasted + more)
-    }
+  private join(i: number, j: number, axis: number, may: May): void {
+    const { waste, each, other, words, sets, sheet } = this
+    if (this.axis[j] === axis || (this.axis[i] === axis ? other[i]! : i) >= j) return
+    const [takes, reaches] = axis === ALONG ? [this.l, this.w] : [this.w, this.l]
+    const gap = reaches[i]! - reaches[j]!
+    const wasted = waste[i]! + waste[j]! + (gap < 0 ? -gap * takes[i]! : gap * takes[j]!)
+    if (wasted > Math.min(may.waste, each[i]! + each[j]! + may.base)) return
+    const long = takes[i]! + takes[j]!
+    if (long > (axis === ALONG ? sheet.l : sheet.w) + SAME || meet(sets, i * words, sets, j * words, words)) return
+    const wide = Math.max(reaches[i]!, reaches[j]!)
+    this.put(i, j, axis, axis === ALONG ? long : wide, axis === ALONG ? wide : long, wasted)
   }
 
   private put(i: number, j: number, axis: number, l: number, w: number, waste: number): void {
@@ -121,4 +153,15 @@ export class FewBlocks {
       twiceAsLong(this.sets),
     ]
   }
+}
+
+/** The place of the first of some in rising order that is no less than so much. */
+function firstFrom(some: Int32Array, sizes: Float64Array, least: number): number {
+  let [low, high] = [0, some.length]
+  while (low < high) {
+    const middle = (low + high) >> 1
+    if (sizes[some[middle]!]! < least) low = middle + 1
+    else high = middle
+  }
+  return low
 }

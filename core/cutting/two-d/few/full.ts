@@ -9,9 +9,6 @@ import { Sizes } from './sizes'
 /** The most blocks that are made. */
 const MOST_BLOCKS = 1 << 17
 
-/** So many blocks at most are taken away from a sheet before one fills the rest. */
-const DEPTH = 3
-
 /** A way to fill a sheet: blocks that are taken away from it edge to edge, each along one axis, and the block that fills what is left. */
 export interface Way {
   readonly taken: readonly { readonly block: number; readonly axis: number }[]
@@ -31,9 +28,12 @@ interface Alike {
   readonly across: Sizes
 }
 
-/** How many blocks are laid at most: taken away from a sheet, or filling the rest of it. */
+/** How far it goes. */
 export interface Effort {
+  /** How many blocks are laid at most: taken away from a sheet, or filling the rest of it. */
   readonly blocks: number
+  /** So many at most are taken away from a sheet before one fills the rest. */
+  readonly depth: number
   readonly over: () => boolean
 }
 
@@ -55,6 +55,7 @@ export class FullOfFew {
   private readonly set: Int32Array
   private readonly taken: { block: number; axis: number }[] = []
   private left = 0
+  private depth = 0
   private over = (): boolean => false
 
   /**
@@ -79,13 +80,13 @@ export class FullOfFew {
   /**
    * Goes through all of them, until so many blocks were laid or the time is up.
    * @param at is told each set, some more than once
-   * @returns whether it came to its end
+   * @returns how many more might have been laid; 0 where it didn't come to its end
    */
-  all({ blocks, over }: Effort, at: At): boolean {
-    if (!this.isComplete) return false
-    ;[this.left, this.over] = [blocks, over]
+  all({ blocks, depth, over }: Effort, at: At): number {
+    if (!this.isComplete) return 0
+    ;[this.left, this.depth, this.over] = [blocks, depth, over]
     this.fill(this.sheet.l + SAME / 2, this.sheet.w + SAME / 2, 0, 0, -1, at)
-    return this.left > 0
+    return Math.max(0, this.left)
   }
 
   /** @param axis along which a block was taken away last, and which */
@@ -101,7 +102,7 @@ export class FullOfFew {
     }
     if (taken.length > 0)
       for (const { least, along } of this.alike) if (least <= rest) along.filling(l, w, rest - least, lay)
-    if (taken.length === DEPTH) return
+    if (taken.length === this.depth) return
     const spare = this.may.waste - waste
     for (const now of [ALONG, ACROSS] as const) {
       const [length, width] = now === ALONG ? [l, w] : [w, l]

@@ -8,7 +8,9 @@ import { holdingOf, priceAgain } from '../plain/prices'
 import { Waiting } from '../plain/waiting'
 import type { Problem, Shape } from '../sheets'
 import { Ending, heldIn, lyingOf } from './ending'
+import { areRatherMany } from './few-each'
 import { Pool } from './pool'
+import { Reach } from './reach'
 import { COURSE } from './sets'
 
 /** So often full sheets of all pieces are listed for what those are worth before it is begun with them, each time; so often in all. */
@@ -65,7 +67,7 @@ export class LikeliestFirst {
   ) {
     this.all = equalSheetsOf(problem, limit)
     const { pieces, sheet, slack, count } = this.all
-    this.pool = new Pool(pieces, sheet, averageOf(slack, count))
+    this.pool = new Pool(pieces, sheet, averageOf(slack, count), new Reach(areRatherMany(pieces.length, count)))
     this.ending = new Ending(sheet, means)
   }
 

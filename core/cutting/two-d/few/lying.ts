@@ -3,6 +3,7 @@ import type { Shape } from '../sheets'
 import type { Rectangle } from '../slicing/curves'
 import { lyingTaken } from '../plain/lying'
 import { FullOfFew, type Way } from './full'
+import { DEEPEST } from './reach'
 
 /** Areas that are added up in another order differ by far less than this, mm². */
 const ABOUT = 1
@@ -22,7 +23,7 @@ export function lyingFull(pieces: readonly Shape[], sheet: Rectangle, waste: num
     const may = { pieces: most, waste: waste + ABOUT, each: worth, base: Infinity }
     const full = new FullOfFew(pieces, worth, sheet, may.waste, may)
     let way: Way | null = null
-    full.all({ blocks: Infinity, over: () => way !== null }, (set, _, how) => {
+    full.all({ blocks: Infinity, depth: DEEPEST, over: () => way !== null }, (set, _, how) => {
       if (!way && set[0]! >>> 0 === all) way = how()
     })
     if (!way) continue

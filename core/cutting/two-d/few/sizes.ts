@@ -1,12 +1,16 @@
-/** Blocks whose sizes lie in one square of this side are looked at together, mm. */
-const CELL = 24
+/**
+ * Blocks that take about as much and reach about as far are looked at together: what they take differs by no more than this, mm, and how
+ * far they reach, which is told closely by what may be wasted, by far less.
+ */
+const TAKES = 96
+const REACHES = 2
 
 /** Blocks by what they take along one axis and by how far they reach across it. */
 export class Sizes {
   private readonly rows: number
   private readonly columns: number
   private readonly firstRow: number
-  /** Where the blocks of each square begin: all squares of a row one after the other, so that neighbours in it lie together. */
+  /** Where the blocks of each cell begin: all cells of a row one after the other, so that neighbours in it lie together. */
   private readonly first: Int32Array
   private readonly blocks: Int32Array
 
@@ -22,11 +26,11 @@ export class Sizes {
       wide = Math.max(wide, across[i]!)
       short = Math.min(short, along[i]!)
     }
-    this.rows = Math.floor(long / CELL) + 1
-    this.columns = Math.floor(wide / CELL) + 1
-    this.firstRow = Math.floor(Math.min(short, long) / CELL)
+    this.rows = Math.floor(long / TAKES) + 1
+    this.columns = Math.floor(wide / REACHES) + 1
+    this.firstRow = Math.floor(Math.min(short, long) / TAKES)
     this.first = new Int32Array(this.rows * this.columns + 1)
-    const cell = (i: number): number => Math.floor(along[i]! / CELL) * this.columns + Math.floor(across[i]! / CELL)
+    const cell = (i: number): number => Math.floor(along[i]! / TAKES) * this.columns + Math.floor(across[i]! / REACHES)
     for (const i of some) this.first[cell(i) + 1]!++
     for (let c = 1; c < this.first.length; c++) this.first[c]! += this.first[c - 1]!
     const next = this.first.slice()
@@ -41,11 +45,11 @@ export class Sizes {
    */
   reaching(length: number, width: number, waste: number, at: (block: number) => void): void {
     const { first, blocks, columns, along, across } = this
-    const last = Math.min(columns - 1, Math.floor(width / CELL))
-    const end = Math.min(this.rows - 1, Math.floor(length / CELL))
+    const last = Math.min(columns - 1, Math.floor(width / REACHES))
+    const end = Math.min(this.rows - 1, Math.floor(length / TAKES))
     for (let row = this.firstRow; row <= end; row++) {
-      const least = width - waste / Math.max(1, row * CELL)
-      const column = Math.max(0, Math.floor(least / CELL))
+      const least = width - waste / Math.max(1, row * TAKES)
+      const column = Math.max(0, Math.floor(least / REACHES))
       if (column > last) continue
       const until = first[row * columns + last + 1]!
       for (let i = first[row * columns + column]!; i < until; i++) {
@@ -61,10 +65,10 @@ export class Sizes {
   filling(length: number, width: number, waste: number, at: (block: number) => void): void {
     const { first, blocks, columns, along, across } = this
     const least = length * width - waste
-    const last = Math.min(columns - 1, Math.floor(width / CELL))
-    const begin = Math.max(this.firstRow, Math.floor(least / width / CELL))
-    for (let row = Math.min(this.rows - 1, Math.floor(length / CELL)); row >= begin; row--) {
-      const column = Math.max(0, Math.floor(least / Math.min(length, (row + 1) * CELL) / CELL))
+    const last = Math.min(columns - 1, Math.floor(width / REACHES))
+    const begin = Math.max(this.firstRow, Math.floor(least / width / TAKES))
+    for (let row = Math.min(this.rows - 1, Math.floor(length / TAKES)); row >= begin; row--) {
+      const column = Math.max(0, Math.floor(least / Math.min(length, (row + 1) * TAKES) / REACHES))
       if (column > last) break
       const until = first[row * columns + last + 1]!
       for (let i = first[row * columns + column]!; i < until; i++) {
