@@ -233,6 +233,12 @@ describe('few pieces in each sheet', () => {
     expect(leastOf(problem, 30)).toBeLessThanOrEqual(limit)
   })
 
+  it('are a few more in a search beside the first', () => {
+    // four sheets of twelve, a seventh of a piece wasted
+    const { problem, limit } = posed(panels(66128))
+    expect(leastOf(problem, 16)).toBeLessThanOrEqual(limit)
+  })
+
   it('come to one sheet more than the least soon, though sides that agree could tell of the least', () => {
     const { problem, limit } = posed(panelsOfSeveralSheets(22046))
     expect(leastOf(problem, 12)).toBeLessThanOrEqual(1.1 * limit)
