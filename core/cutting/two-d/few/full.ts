@@ -55,6 +55,7 @@ export class FullOfFew {
   private readonly set: Int32Array
   private readonly taken: { block: number; axis: number }[] = []
   private left = 0
+  private laid = 0
   private depth = 0
   private over = (): boolean => false
 
@@ -125,7 +126,7 @@ export class FullOfFew {
 
   /** Counts one more that is laid. @returns whether there is work and time left for it */
   private goesOn(): boolean {
-    if (this.left-- > 0 && (this.left % SELDOM !== 0 || !this.over())) return true
+    if (this.left-- > 0 && (++this.laid % SELDOM !== 0 || !this.over())) return true
     this.left = 0
     return false
   }
