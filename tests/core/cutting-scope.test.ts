@@ -1,5 +1,5 @@
 import { describe, expect, it } from 'vitest'
-import { DEEPEST, Reach } from '#core/cutting/two-d/few/reach'
+import { DEEPEST, Scope } from '#core/cutting/two-d/few/scope'
 import { SHEET, shapeOf } from './cut-problems'
 
 /** What came of a list of which half of the work was to spare, of few blocks, many of the sheets being new. */
@@ -8,52 +8,52 @@ const NOTHING_NEW = { ...ALL_NEW, before: 3000 }
 const NOT_ALL = { ...ALL_NEW, spare: 0 }
 
 /** One that knows what pieces are worth. */
-function begun(areMany = false): Reach {
-  const reach = new Reach(areMany)
-  reach.learn(ALL_NEW)
-  return reach
+function begun(areMany = false): Scope {
+  const scope = new Scope(areMany)
+  scope.learn(ALL_NEW)
+  return scope
 }
 
-const mayOf = (reach: Reach): ReturnType<Reach['may']> =>
-  reach.may([shapeOf(400, 300, true)], Float64Array.of(500), 10_000, SHEET.area)
+const mayOf = (scope: Scope): ReturnType<Scope['may']> =>
+  scope.may([shapeOf(400, 300, true)], Float64Array.of(500), 10_000, SHEET.area)
 
 describe('how far full sheets of few pieces are listed', () => {
   it('is less far at first where there are too many, and further where there are too few', () => {
-    const reach = new Reach()
-    const first = reach.limit(1)
-    reach.learn({ ...ALL_NEW, found: 10, before: 0 })
-    expect(reach.begins).toBe(true)
-    const more = reach.limit(1)
+    const scope = new Scope()
+    const first = scope.limit(1)
+    scope.learn({ ...ALL_NEW, found: 10, before: 0 })
+    expect(scope.begins).toBe(true)
+    const more = scope.limit(1)
     expect(more).toBeGreaterThan(first)
-    reach.learn({ ...NOT_ALL, before: 0 })
-    expect([reach.begins, reach.limit(1) < more]).toEqual([true, true])
-    reach.learn(ALL_NEW)
-    expect([reach.begins, reach.limit(1)]).toEqual([false, 0])
+    scope.learn({ ...NOT_ALL, before: 0 })
+    expect([scope.begins, scope.limit(1) < more]).toEqual([true, true])
+    scope.learn(ALL_NEW)
+    expect([scope.begins, scope.limit(1)]).toEqual([false, 0])
   })
 
   it('is further each time beyond what pieces are worth, and less far where not all was listed', () => {
-    const reach = begun()
-    reach.learn(ALL_NEW)
-    const before = reach.limit(100)
+    const scope = begun()
+    scope.learn(ALL_NEW)
+    const before = scope.limit(100)
     expect(before).toBeGreaterThan(0)
-    reach.learn(NOT_ALL)
-    expect(reach.limit(100)).toBeLessThan(0)
+    scope.learn(NOT_ALL)
+    expect(scope.limit(100)).toBeLessThan(0)
   })
 
   it('takes more blocks away from a sheet where little was new, up to so many, and fewer where not all was listed', () => {
-    const reach = begun()
-    const [depth, pieces] = [reach.depth, mayOf(reach).pieces]
-    reach.learn(ALL_NEW)
-    expect([reach.depth, mayOf(reach).pieces]).toEqual([depth, pieces])
-    reach.learn(NOTHING_NEW)
-    expect([reach.depth, mayOf(reach).pieces]).toEqual([depth + 1, pieces + 1])
+    const scope = begun()
+    const [depth, pieces] = [scope.depth, mayOf(scope).pieces]
+    scope.learn(ALL_NEW)
+    expect([scope.depth, mayOf(scope).pieces]).toEqual([depth, pieces])
+    scope.learn(NOTHING_NEW)
+    expect([scope.depth, mayOf(scope).pieces]).toEqual([depth + 1, pieces + 1])
     // with little work to spare no more
-    reach.learn({ ...NOTHING_NEW, spare: 0.1 })
-    expect(reach.depth).toBe(depth + 1)
-    reach.learn(NOT_ALL)
-    expect(reach.depth).toBe(depth)
-    for (let i = 0; i < 10; i++) reach.learn(NOTHING_NEW)
-    expect(reach.depth).toBe(DEEPEST)
+    scope.learn({ ...NOTHING_NEW, spare: 0.1 })
+    expect(scope.depth).toBe(depth + 1)
+    scope.learn(NOT_ALL)
+    expect(scope.depth).toBe(depth)
+    for (let i = 0; i < 10; i++) scope.learn(NOTHING_NEW)
+    expect(scope.depth).toBe(DEEPEST)
   })
 
   it('takes more away at once of rather many pieces, and does more work for them', () => {
@@ -64,18 +64,18 @@ describe('how far full sheets of few pieces are listed', () => {
 
   it('goes by what blocks there were: fewer may waste more', () => {
     const wastes = [1000, 10_000, 30_000, Infinity].map((blocks) => {
-      const reach = begun()
-      reach.learn({ ...ALL_NEW, blocks })
-      return mayOf(reach).base
+      const scope = begun()
+      scope.learn({ ...ALL_NEW, blocks })
+      return mayOf(scope).base
     })
     expect(wastes).toEqual([...wastes].sort((a, b) => b - a))
     expect(new Set(wastes).size).toBe(4)
   })
 
   it('is the same for what is left of a heap, with less work', () => {
-    const reach = begun(true)
-    const rest = reach.ofRest()
-    expect([rest.begins, rest.depth, mayOf(rest).pieces]).toEqual([false, reach.depth, mayOf(reach).pieces])
-    expect(rest.laid).toBeLessThan(reach.laid)
+    const scope = begun(true)
+    const rest = scope.ofRest()
+    expect([rest.begins, rest.depth, mayOf(rest).pieces]).toEqual([false, scope.depth, mayOf(scope).pieces])
+    expect(rest.laid).toBeLessThan(scope.laid)
   })
 })

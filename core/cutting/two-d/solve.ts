@@ -6,7 +6,8 @@ import { LastOne } from './last-one'
 import { layoutOf, outOfBlocks, type Layout } from './layout'
 import { Refill } from './refill'
 import { HardestFirst } from './exact/hardest-first'
-import { areFewBeside, areFewEach, areRatherMany, FewEach } from './few/few-each'
+import { areFewBeside, areFewEach, areRatherMany } from './few/are-few'
+import { FewEach } from './few/few-each'
 import { LikeliestFirst } from './few/likeliest-first'
 import { firstPlan, LimitSearch, PATIENT, QUICK } from './search'
 import { OneByOne } from './one-by-one'
@@ -133,7 +134,7 @@ class Cheaper {
   private readonly roomy: boolean
   /** Where there are few pieces in each sheet and something may be wasted, but not much; or nothing, however many there are. */
   private readonly listing: Pick<FewEach, 'next'> | null
-  /** That comes to it seldom. */
+  /** That comes to it seldom: of rather many pieces a sheet searches beside the first have most of the turns for it. */
   private readonly seldom: boolean
   /** Nothing may be wasted. */
   private readonly tight: boolean

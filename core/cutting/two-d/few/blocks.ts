@@ -1,3 +1,4 @@
+import { firstWhere } from '../../by-halves'
 import { SAME } from '../../instance'
 import type { Shape } from '../sheets'
 import type { Rectangle } from '../slicing/curves'
@@ -108,7 +109,8 @@ export class FewBlocks {
       if (spare < 0) continue
       const furthest = reaches[i]! + spare / takes[i]!
       const nearest = reaches[i]! - spare / smaller.takes[axis - 1]!
-      for (let k = firstFrom(byReach, reaches, nearest); k < byReach.length && reaches[byReach[k]!]! <= furthest; k++) {
+      const first = firstWhere(byReach.length, (at) => reaches[byReach[at]!]! >= nearest)
+      for (let k = first; k < byReach.length && reaches[byReach[k]!]! <= furthest; k++) {
         this.join(i, byReach[k]!, axis, may)
         if (larger !== smaller) this.join(byReach[k]!, i, axis, may)
       }
@@ -153,15 +155,4 @@ export class FewBlocks {
       twiceAsLong(this.sets),
     ]
   }
-}
-
-/** The place of the first of some in rising order that is no less than so much. */
-function firstFrom(some: Int32Array, sizes: Float64Array, least: number): number {
-  let [low, high] = [0, some.length]
-  while (low < high) {
-    const middle = (low + high) >> 1
-    if (sizes[some[middle]!]! < least) low = middle + 1
-    else high = middle
-  }
-  return low
 }

@@ -1,60 +1,13 @@
 import type { Means } from '../../means'
 import type { Layout } from '../layout'
-import { averageOf, equalSheetsOf, planOf, type EqualSheets } from '../plain/equal-sheets'
-import { areaOfAll, mostDiffer, roomOf, type Problem } from '../sheets'
+import { equalSheetsOf, planOf, type EqualSheets } from '../plain/equal-sheets'
+import type { Problem } from '../sheets'
 import { Ending } from './ending'
-import { Pool } from './pool'
-import { Reach } from './reach'
+import { poolOf, type Pool } from './pool'
 import { COURSE, type Course } from './sets'
-
-/** So few pieces a sheet on average, a few more where it may waste no more than such a part of a piece, and so many in all. */
-const FEW_EACH = 10
-const FEW_OF_LITTLE = 12
-const LITTLE = 0.1
-const MOST_PIECES = 150
-
-/** Where a sheet may waste this part of a piece on average, sheets are best filled one by one. */
-const ONE_BY_ONE = 0.42
-
-/** So few pieces, where it may waste no more than such a part of one, are few enough for searches beside the first. */
-const FEW_BESIDE = 14
-const LITTLE_BESIDE = 0.25
 
 /** How sheets are chosen where that came to its end in a round. */
 const wider = (course: Course): Course => ({ ...course, tried: 2 * course.tried, from: 1.5 * course.from })
-
-/**
- * Whether full sheets can be listed for what their pieces are worth: for more than two equal sheets, with few pieces each, most of
- * which differ, and little to be wasted.
- * @param stock the sheets
- */
-export const areFewEach = (problem: Problem, stock: readonly number[]): boolean =>
-  canBeListed(problem, stock, (each, wasted) => {
-    const few = wasted < LITTLE ? FEW_OF_LITTLE : FEW_EACH
-    return each <= few && wasted < ONE_BY_ONE
-  })
-
-/** The same for searches beside the first: more pieces each do where it takes long. */
-export const areFewBeside = (problem: Problem, stock: readonly number[]): boolean =>
-  areFewEach(problem, stock) ||
-  canBeListed(problem, stock, (each, wasted) => each <= FEW_BESIDE && wasted < LITTLE_BESIDE)
-
-/** @param areFew whether there are few pieces in a sheet, where it may waste such a part of one on average */
-function canBeListed(
-  problem: Problem,
-  stock: readonly number[],
-  areFew: (each: number, wasted: number) => boolean,
-): boolean {
-  const { pieces } = problem
-  const isEqual = stock.length > 2 && stock.every((s) => s === stock[0])
-  if (!isEqual || pieces.length > MOST_PIECES || !mostDiffer(problem)) return false
-  const room = roomOf(problem, stock)
-  const each = pieces.length / stock.length
-  return areFew(each, ((room - areaOfAll(problem)) / room) * each)
-}
-
-/** Whether there are so many pieces in each that other ways come to more. */
-export const areRatherMany = (pieces: number, sheets: number): boolean => pieces > FEW_EACH * sheets
 
 /**
  * Fills equal sheets with few pieces each. There all sets of pieces that fill a sheet with little waste can be listed, thousands
@@ -75,9 +28,9 @@ export class FewEach {
     private readonly means: Means,
   ) {
     this.all = equalSheetsOf(problem, limit)
-    const { pieces, sheet, slack, count } = this.all
+    const { pieces, sheet } = this.all
     this.names = pieces.map((_, i) => i)
-    this.pool = new Pool(pieces, sheet, averageOf(slack, count), new Reach(areRatherMany(pieces.length, count)))
+    this.pool = poolOf(this.all)
     this.ending = new Ending(sheet, means)
   }
 

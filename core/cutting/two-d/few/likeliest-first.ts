@@ -8,9 +8,7 @@ import { holdingOf, priceAgain } from '../plain/prices'
 import { Waiting } from '../plain/waiting'
 import type { Problem, Shape } from '../sheets'
 import { Ending, heldIn, lyingOf } from './ending'
-import { areRatherMany } from './few-each'
-import { Pool } from './pool'
-import { Reach } from './reach'
+import { Pool, poolOf } from './pool'
 import { COURSE } from './sets'
 
 /** So often full sheets of all pieces are listed for what those are worth before it is begun with them, each time; so often in all. */
@@ -66,9 +64,8 @@ export class LikeliestFirst {
     private readonly means: Means,
   ) {
     this.all = equalSheetsOf(problem, limit)
-    const { pieces, sheet, slack, count } = this.all
-    this.pool = new Pool(pieces, sheet, averageOf(slack, count), new Reach(areRatherMany(pieces.length, count)))
-    this.ending = new Ending(sheet, means)
+    this.pool = poolOf(this.all)
+    this.ending = new Ending(this.all.sheet, means)
   }
 
   /** @returns a plan with all pieces; null where this round came to none */
@@ -126,7 +123,7 @@ export class LikeliestFirst {
   private listedAfter({ spare, before }: Begun, pieces: readonly Shape[], count: number): Pool {
     const { worth, pool: of, covered } = before!
     const found = of.found.without(covered, piecesIn(covered, of.worth.length, false), spare)
-    const pool = new Pool(pieces, this.all.sheet, averageOf(spare, count), { found, worth, of })
+    const pool = new Pool(pieces, this.all.sheet, averageOf(spare, count), of.scope.ofRest(), { found, worth })
     pool.list(this.means.over)
     return pool
   }

@@ -3,7 +3,7 @@ import type { Shape } from '../sheets'
 import type { Rectangle } from '../slicing/curves'
 import { lyingTaken } from '../plain/lying'
 import { FullOfFew, type Way } from './full'
-import { DEEPEST } from './reach'
+import { DEEPEST } from './scope'
 
 /** Areas that are added up in another order differ by far less than this, mm². */
 const ABOUT = 1

@@ -1,8 +1,10 @@
 import { eachIn, wordsFor } from '../plain/bits'
+import { averageOf, type EqualSheets } from '../plain/equal-sheets'
 import { Found } from '../plain/found'
 import type { Shape, Sheet } from '../sheets'
+import { areRatherMany } from './are-few'
 import { FullOfFew } from './full'
-import { Reach, type Came } from './reach'
+import { Scope, type Outcome } from './scope'
 import { holdingOf, price, reducedOf } from '../plain/prices'
 
 /** So many full sheets are kept at most, those that waste least; and with each piece so many all the same. */
@@ -10,11 +12,10 @@ const KEPT = 30_000
 const ROOM = 40_000
 const WITH_EACH = 200
 
-/** What is known of full sheets of some pieces from those of more: which there are, what pieces are worth, and who lists those of all. */
+/** What is known of full sheets of some pieces from those of more: which there are, and what each piece is worth, mm². */
 export interface Before {
   readonly found: Found
   readonly worth: Float64Array
-  readonly of: Pool
 }
 
 /**
@@ -29,33 +30,34 @@ export class Pool {
   least = Infinity
   /** What each piece is worth, mm². */
   readonly worth: Float64Array
-  private readonly reach: Reach
 
-  /** @param from of what they are the rest, or how far it goes */
+  /**
+   * @param scope how far it goes
+   * @param before of what the pieces are the rest, if they are
+   */
   constructor(
     private readonly pieces: readonly Shape[],
     private readonly sheet: Sheet,
     /** What a sheet wastes on average, mm². */
     readonly average: number,
-    from: Before | Reach = new Reach(),
+    readonly scope = new Scope(),
+    before?: Before,
   ) {
-    const before = from instanceof Reach ? null : from
     this.found = before?.found ?? new Found(wordsFor(pieces.length))
     this.worth = before?.worth.slice() ?? new Float64Array(pieces.length)
-    this.reach = from instanceof Reach ? from : from.of.reach.ofRest()
   }
 
   /** Whether something is known of what pieces are worth. */
   get isPriced(): boolean {
-    return !this.reach.begins
+    return !this.scope.begins
   }
 
   /** Lists more of them. */
   list(over: () => boolean): void {
     const before = this.found.top
     const { spare, blocks } = this.lay(over)
-    this.reach.learn({ spare, blocks, before, found: this.found.top })
-    if (this.reach.begins) {
+    this.scope.learn({ spare, blocks, before, found: this.found.top })
+    if (this.scope.begins) {
       if (spare === 0) this.found = new Found(this.found.words)
       return
     }
@@ -65,11 +67,11 @@ export class Pool {
   }
 
   /** @returns what part of the work was to spare, 0 where not all were listed that may be; and how many blocks there were */
-  private lay(over: () => boolean): Pick<Came, 'spare' | 'blocks'> {
-    const { pieces, sheet, average, worth, found, reach } = this
-    const may = reach.may(pieces, worth, average, sheet.area)
-    const full = new FullOfFew(pieces, worth, sheet, reach.limit(average), may)
-    const { laid, depth } = reach
+  private lay(over: () => boolean): Pick<Outcome, 'spare' | 'blocks'> {
+    const { pieces, sheet, average, worth, found, scope } = this
+    const may = scope.may(pieces, worth, average, sheet.area)
+    const full = new FullOfFew(pieces, worth, sheet, scope.limit(average), may)
+    const { laid, depth } = scope
     const left = full.all({ blocks: laid, depth, over }, (set, waste) => found.add(set, waste + this.worthOf(set)))
     return { spare: left / laid, blocks: full.isComplete ? full.blocks.top : Infinity }
   }
@@ -114,3 +116,7 @@ export class Pool {
     })
   }
 }
+
+/** Full sheets of all pieces, of which nothing is known yet. */
+export const poolOf = ({ pieces, sheet, slack, count }: EqualSheets): Pool =>
+  new Pool(pieces, sheet, averageOf(slack, count), new Scope(areRatherMany(pieces.length, count)))

@@ -50,7 +50,7 @@ const LAID_OF_MANY = 800_000
 const PART_OF_REST = 0.25
 
 /** What came of a list. */
-export interface Came {
+export interface Outcome {
   /** The part of the work that was to spare; 0 where not all were listed that may be. */
   readonly spare: number
   /** How many blocks there were: infinitely many where there are more than may be made. */
@@ -61,7 +61,7 @@ export interface Came {
 }
 
 /** How far full sheets of few pieces are listed: further from time to time as long as that can be done, and less far where it can't. */
-export class Reach {
+export class Scope {
   /** Nothing is known of what pieces are worth. */
   begins = true
   depth = SHALLOWEST
@@ -77,8 +77,8 @@ export class Reach {
   }
 
   /** For what is left of a heap, of which it is known what pieces are worth. */
-  ofRest(): Reach {
-    const rest = new Reach(this.areMany)
+  ofRest(): Scope {
+    const rest = new Scope(this.areMany)
     ;[rest.begins, rest.most, rest.laid] = [false, OF_REST, this.laid * PART_OF_REST]
     ;[rest.depth, rest.wide, rest.inBlock] = [this.depth, this.wide, this.inBlock]
     return rest
@@ -105,24 +105,24 @@ export class Reach {
   }
 
   /** Is told what came of a list, for the next one. */
-  learn(came: Came): void {
-    const { spare, blocks } = came
+  learn(outcome: Outcome): void {
+    const { spare, blocks } = outcome
     if (blocks === Infinity) this.wide *= FAR_NARROWER
     else if (blocks > MANY_BLOCKS) this.wide *= NARROWER
-    const isLittleNew = !this.begins && came.found - came.before < FEW_NEW * came.found
+    const isLittleNew = !this.begins && outcome.found - outcome.before < FEW_NEW * outcome.found
     if (spare > EASILY && (this.areMany || isLittleNew)) this.depth = Math.min(DEEPEST, this.depth + 1)
     else if (spare === 0) this.depth = Math.max(SHALLOWEST, this.depth - 1)
-    if (this.begins) this.begin(came)
-    else this.goOn(came, isLittleNew)
+    if (this.begins) this.begin(outcome)
+    else this.goOn(outcome, isLittleNew)
   }
 
-  private begin({ spare, before, found }: Came): void {
+  private begin({ spare, before, found }: Outcome): void {
     const all = spare > 0
     this.begins = all ? found < ENOUGH && this.most < LAST : before === 0
     this.most = !this.begins ? THEN : this.most * (all ? FURTHER : LESS_FAR)
   }
 
-  private goOn({ spare, blocks }: Came, isLittleNew: boolean): void {
+  private goOn({ spare, blocks }: Outcome, isLittleNew: boolean): void {
     this.most += spare > 0 ? MORE : -LESS
     if (spare === 0 || blocks >= FEW_BLOCKS) return
     this.wide *= WIDER
