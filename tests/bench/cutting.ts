@@ -19,6 +19,7 @@ import {
   panelsShrunkFreely,
   type Known,
 } from '../core/cut-instances'
+import { panelsCutOtherwise } from '../core/cut-otherwise'
 
 const SECONDS = Number(process.argv[2] ?? 10)
 /** Plans by first fit, the best of which is told beside. */
@@ -115,3 +116,4 @@ table('Panels that shrank freely', await all(panelsShrunkFreely, seeds))
 table('Panels of many sheets', await all(panelsOfManySheets, seeds))
 table('Panels of several sheets', await all(panelsOfSeveralSheets, seeds))
 table('Panels that shrank a little', await all(panelsShrunkALittle, seeds.slice(0, 24)))
+table('Panels cut otherwise', await all(panelsCutOtherwise, seeds.slice(0, 40)))

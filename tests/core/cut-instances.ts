@@ -14,7 +14,7 @@ export interface Known {
   readonly best: number
 }
 
-interface Rect {
+export interface Rect {
   length: number
   width: number
 }
@@ -55,20 +55,20 @@ export function dissect(
 }
 
 /** Random numbers that differ from the first one on for seeds that lie together. */
-function mixed(seed: number): Random {
+export function mixed(seed: number): Random {
   const random = randomFrom(Math.imul(seed, 0x9e3779b1))
   for (let i = 0; i < 16; i++) random()
   return random
 }
 
-const SHEETS: Rect[] = [
+export const SHEETS: Rect[] = [
   { length: 2440, width: 1220 },
   { length: 1220, width: 610 },
   { length: 2500, width: 1250 },
   { length: 1525, width: 1525 },
 ]
 
-function shuffled<T>(random: Random, list: readonly T[]): T[] {
+export function shuffled<T>(random: Random, list: readonly T[]): T[] {
   const copy = [...list]
   for (let i = copy.length - 1; i > 0; i--) {
     const j = below(random, i + 1)
@@ -77,7 +77,7 @@ function shuffled<T>(random: Random, list: readonly T[]): T[] {
   return copy
 }
 
-const named = (rects: readonly Rect[], canRotate: (i: number) => boolean): Known['instance']['parts'] =>
+export const named = (rects: readonly Rect[], canRotate: (i: number) => boolean): Known['instance']['parts'] =>
   rects.map((r, i) => {
     const rotate = canRotate(i)
     return { id: `p${i + 1}`, ...r, count: 1, ...(rotate ? { canRotate: true } : {}) }
