@@ -44,15 +44,22 @@ export function dissect(
     const first = Math.round((least + random() * room) / grid) * grid
     const second = size - kerf - first
     if (first < least || second < least) continue
-    done.splice(
-      i,
-      1,
-      along ? { length: first, width: r.width } : { length: r.length, width: first },
-      along ? { length: second, width: r.width } : { length: r.length, width: second },
-    )
+    done.splice(i, 1, ...inTwo(r, along, first, kerf))
   }
   return done
 }
+
+/** The two parts of what is cut across its length or along it, the first of so much, mm. */
+export function inTwo({ length, width }: Rect, across: boolean, first: number, kerf: number): [Rect, Rect] {
+  const second = (across ? length : width) - kerf - first
+  const part = (size: number): Rect => (across ? { length: size, width } : { length, width: size })
+  return [part(first), part(second)]
+}
+
+/** How many sheets some pieces come to by their areas, each with the kerf beside it: no plan does with fewer. */
+export const sheetsByArea = (rects: readonly Rect[], sheet: Rect, kerf: number): number =>
+  rects.reduce((sum, r) => sum + (r.length + kerf) * (r.width + kerf), 0) /
+  ((sheet.length + kerf) * (sheet.width + kerf))
 
 /** Random numbers that differ from the first one on for seeds that lie together. */
 export function mixed(seed: number): Random {
@@ -132,8 +139,7 @@ function panelsThatWereSheets(seed: number, cut: Cutting, freely: boolean): Know
     parts: named(shuffled(random, rects), canRotate),
   })
   // The area bound has to stay above n - 1 sheets
-  const bound = (rects: Rect[]): number =>
-    rects.reduce((s, r) => s + (r.length + kerf) * (r.width + kerf), 0) / ((sheet.length + kerf) * (sheet.width + kerf))
+  const bound = (rects: Rect[]): number => sheetsByArea(rects, sheet, kerf)
   if (family === 'tight') return { family, instance: instance(sheets().flat()), best: n }
   if (family === 'dropped') {
     let rects = shuffled(random, sheets().flat())

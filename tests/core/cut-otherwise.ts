@@ -1,5 +1,5 @@
 import { below, type Random } from '#core/cutting/random'
-import { mixed, named, SHEETS, shuffled, type Known, type Rect } from './cut-instances'
+import { inTwo, mixed, named, sheetsByArea, SHEETS, shuffled, type Known, type Rect } from './cut-instances'
 
 /** No side is cut shorter, mm, and no cut lies nearer to an edge than this part of the side. */
 const LEAST = 60
@@ -33,7 +33,7 @@ const WAYS: Readonly<Record<string, Loosen>> = {
 /**
  * Panels of four to eight sheets, 8 to 25 out of each, as somebody else would cut them and make room: every cut of a rest lies
  * in its middle three fifths, rather of the largest, and sizes are whole tenths of a mm. What shrinks leaves little room and many
- * sides that agree no more: the hardest that there are.
+ * sides that agree no more.
  */
 export function panelsCutOtherwise(seed: number): Known {
   const random = mixed(seed)
@@ -44,12 +44,12 @@ export function panelsCutOtherwise(seed: number): Known {
   const sheet = SHEETS[below(random, SHEETS.length)]!
   const canRotate = random() < 0.5
   const whole = Array.from({ length: n }, () => halved(random, sheet, each, kerf)).flat()
-  const loose = whole.map((rect) => WAYS[family]!(rect, random)).filter((rect) => rect !== null)
-  const sheets = (rects: readonly Rect[]): number =>
-    rects.reduce((sum, r) => sum + (r.length + kerf) * (r.width + kerf), 0) /
-    ((sheet.length + kerf) * (sheet.width + kerf))
+  const loose = whole
+    .map((rect) => WAYS[family]!(rect, random))
+    .filter((rect) => rect !== null)
+    .map(inTenths)
   // no fewer sheets may do
-  const rects = sheets(loose.map(inTenths)) > n - 1 + 1e-3 ? loose.map(inTenths) : whole
+  const rects = sheetsByArea(loose, sheet, kerf) > n - 1 + 1e-3 ? loose : whole
   const stock = [{ id: 'sheet', ...sheet, isOffcut: false }]
   const parts = named(shuffled(random, rects), () => canRotate)
   return { family, instance: { id: `otherwise-${seed}`, kind: '2d', kerf, stock, parts }, best: n }
@@ -67,8 +67,7 @@ function halved(random: Random, sheet: Rect, pieces: number, kerf: number): Rect
     const first = Math.round(size * (FROM_EDGE + (1 - 2 * FROM_EDGE) * random()))
     const second = size - kerf - first
     if (first < LEAST || second < LEAST) continue
-    const cut = (part: number): Rect => (along ? { length: part, width } : { length, width: part })
-    done.splice(i, 1, cut(first), cut(second))
+    done.splice(i, 1, ...inTwo(done[i]!, along, first, kerf))
   }
   return done
 }

@@ -2,9 +2,11 @@ import { describe, expect, it } from 'vitest'
 import { panelsCutOtherwise } from './cut-otherwise'
 
 const SEEDS = Array.from({ length: 30 }, (_, i) => 1 + i)
+/** So much drops or shrinks that fewer sheets might do: those stay whole. */
+const TOO_LOOSE = [2536, 5026, 5151]
 
 describe('panels cut otherwise', () => {
-  it.each(SEEDS)('fill as many sheets as they were cut from, and no fewer, with seed %i', (seed) => {
+  it.each([...SEEDS, ...TOO_LOOSE])('fill as many sheets as they were cut from, and no fewer, with seed %i', (seed) => {
     const { instance, best } = panelsCutOtherwise(seed)
     const { kerf, parts, stock } = instance
     const [sheet] = stock
