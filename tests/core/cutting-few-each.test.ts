@@ -3,13 +3,15 @@ import { describe, expect, it } from 'vitest'
 import { randomFrom } from '#core/cutting/random'
 import { AllWays } from '#core/cutting/two-d/all-ways'
 import { piecesIn } from '#core/cutting/two-d/plain/bits'
+import { PIECE } from '#core/cutting/two-d/plain/lying'
 import { FewBlocks } from '#core/cutting/two-d/few/blocks'
 import { areFewBeside, areFewEach } from '#core/cutting/two-d/few/are-few'
 import { FewEach } from '#core/cutting/two-d/few/few-each'
 import { Found } from '#core/cutting/two-d/plain/found'
 import type { FullOfFew } from '#core/cutting/two-d/few/full'
 import { LikeliestFirst } from '#core/cutting/two-d/few/likeliest-first'
-import { lyingFull } from '#core/cutting/two-d/few/lying'
+import { lyingFull, lyingQuickly } from '#core/cutting/two-d/few/lying'
+import { sidesAgree } from '#core/cutting/two-d/few/sides'
 import { Sizes } from '#core/cutting/two-d/few/sizes'
 import type { Layout } from '#core/cutting/two-d/layout'
 import { areaOfAll, sameTogether, stockWithin, type Problem, type Shape } from '#core/cutting/two-d/sheets'
@@ -17,6 +19,10 @@ import { layOut } from '#core/cutting/two-d/solve'
 import { panels, panelsOfManySheets, panelsOfSeveralSheets } from './cut-instances'
 import { faultsOf, meansOf, posed, problemOf, SHEET, shapeOf, sheetOf, shrunk } from './cut-problems'
 import { ALL, fullOf, mayWaste, setsOf } from './few-sheets'
+
+/** The pieces that each block holds. */
+const heldBy = ({ sets, top }: FewBlocks, pieces: number): number[][] =>
+  Array.from({ length: top }, (_, i) => piecesIn(sets.subarray(i, i + 1), pieces, true))
 
 describe('blocks of few pieces', () => {
   it('are each made once, waste no more than they may and go into the sheet', () => {
@@ -47,7 +53,7 @@ describe('blocks of few pieces', () => {
       const pieces = shrunk(11, [SHEET, SHEET], 8, 20, turns)
       const most = 30_000
       const blocks = new FewBlocks(SHEET, 1, 100_000)
-      blocks.build(pieces, new Float64Array(pieces.length), { ...mayWaste(most, pieces.length), pieces: 2 })
+      blocks.build(pieces, new Float64Array(pieces.length), { ...mayWaste(most, pieces.length), parts: 2 })
       const lying = pieces.flatMap(({ l, w }, p) => (turns ? [[l, w, p], [w, l, p]] : [[l, w, p]]) as [number, number, number][]) // prettier-ignore
       const onSheet = lying.filter(([l, w]) => l <= SHEET.l && w <= SHEET.w)
       let pairs = 0
@@ -58,7 +64,32 @@ describe('blocks of few pieces', () => {
           if (p < q) pairs += Number(fits(l1 + l2, Math.max(w1, w2))) + Number(fits(Math.max(l1, l2), w1 + w2))
         }
       expect(pairs).toBeGreaterThan(20)
-      expect(blocks.top).toBe(onSheet.length + pairs)
+      const made = heldBy(blocks, pieces.length).filter((held) => held.length <= 2)
+      expect(made).toHaveLength(onSheet.length + pairs)
+    }
+  })
+
+  it('are of more pieces than parts where sides agree, and only there', () => {
+    for (const by of [0, 6]) {
+      const pieces = shrunk(5, [SHEET], 12, by, false)
+      const blocks = new FewBlocks(SHEET, 1, 100_000)
+      blocks.build(pieces, new Float64Array(pieces.length), mayWaste(30_000, pieces.length))
+      const [takes, reaches] = [[blocks.l, blocks.w], [blocks.w, blocks.l]] // prettier-ignore
+      for (let i = 0; i < blocks.top; i++) {
+        const [axis, one, other] = [blocks.axis[i]!, blocks.one[i]!, blocks.other[i]!]
+        if (axis === PIECE) {
+          expect(blocks.parts[i]).toBe(1)
+          continue
+        }
+        const agree = Math.abs(reaches[axis - 1]![one]! - reaches[axis - 1]![other]!) < 0.05
+        expect(blocks.parts[i]).toBe(blocks.parts[one]! + blocks.parts[other]! - Number(agree))
+        expect(blocks.parts[i]).toBeLessThanOrEqual(3)
+        expect(takes[axis - 1]![i]).toBeCloseTo(takes[axis - 1]![one]! + takes[axis - 1]![other]!, 6)
+      }
+      const most = Math.max(...heldBy(blocks, pieces.length).map((held) => held.length))
+      // the sheet itself is one where nothing shrank
+      if (by === 0) expect(most).toBe(12)
+      else expect(most).toBeLessThan(8)
     }
   })
 
@@ -106,6 +137,26 @@ describe('full sheets of few pieces', () => {
     }
   })
 
+  it('are soon found of many pieces whose sides agree, but not where too many ways must be gone through', () => {
+    const agree = shrunk(4, [SHEET], 24, 0, true)
+    const lying = lyingQuickly(agree, SHEET, 1)!
+    expect(faultsOf({ ...sameTogether(agree), sheets: [SHEET] }, { laid: [{ sheet: 0, lying }], left: [], cost: SHEET.cost })).toEqual([]) // prettier-ignore
+    const differ = shrunk(4, [SHEET], 24, 10, true)
+    const waste = SHEET.area - differ.reduce((sum, p) => sum + p.area, 0)
+    expect(lyingQuickly(differ, SHEET, waste)).toBeNull()
+  })
+
+  it('have sides that agree where they were cut from one, and not where each shrank', () => {
+    for (const turns of [false, true]) {
+      expect(sidesAgree(shrunk(4, [SHEET, SHEET], 12, 0, turns))).toBe(true)
+      expect(sidesAgree(shrunk(4, [SHEET, SHEET], 12, 15, turns))).toBe(false)
+    }
+    expect(sidesAgree([shapeOf(300, 200, false)])).toBe(false)
+    // only as they may lie
+    expect(sidesAgree([shapeOf(300, 200, false), shapeOf(100, 300, false)])).toBe(false)
+    expect(sidesAgree([shapeOf(300, 200, false), shapeOf(100, 300, true)])).toBe(true)
+  })
+
   it('are all that there are of five pieces', () => {
     // of so few there is no way to cut them that is not gone through; all ways pass over what wastes much in a small part
     const pieces = shrunk(7, [SHEET, SHEET], 5, 30, true)
@@ -125,19 +176,21 @@ describe('full sheets of few pieces', () => {
   })
 
   it('are found where one piece after the other was cut off, if so many blocks are taken away', () => {
-    // ten strips, each cut from one side of what was left, by turns: only the last of them make blocks, of no more than three
+    // ten strips, each cut from one side of what was left, by turns, and each shorter by another part of a mm so that no sides agree:
+    // only the last of them make blocks, of no more than three
     const pieces: Shape[] = []
     let [l, w] = [SHEET.l, SHEET.w]
     for (let i = 0; i < 9; i++) {
       const along = i % 2 === 0
       const takes = 0.2 * (along ? l : w)
-      pieces.push(along ? shapeOf(takes, w, false) : shapeOf(l, takes, false))
+      const less = 0.2 * (i + 1)
+      pieces.push(along ? shapeOf(takes, w - less, false) : shapeOf(l - less, takes, false))
       if (along) l -= takes
       else w -= takes
     }
     pieces.push(shapeOf(l, w, false))
     const all = pieces.map((_, p) => p).join()
-    expect([3, 6, 7, 9].map((depth) => setsOf(pieces, 1, depth).has(all))).toEqual([false, false, true, true])
+    expect([3, 6, 7, 9].map((depth) => setsOf(pieces, 5000, depth).has(all))).toEqual([false, false, true, true])
   })
 
   it('end when so many blocks were laid, and when the time is up', () => {
@@ -150,6 +203,30 @@ describe('full sheets of few pieces', () => {
     let told = 0
     expect(full().all({ ...ALL, blocks: 1000 }, () => told++)).toBe(0)
     expect(told).toBeLessThan(1000)
+  })
+
+  it('are the same where the work is shared by chance, and others each time where there is too little', () => {
+    const pieces = shrunk(3, [SHEET, SHEET, SHEET], 6, 20, true)
+    const found = (seed: number, blocks: number): { sets: Set<string>; left: number } => {
+      const sets = new Set<string>()
+      const full = fullOf(pieces, 0.05 * SHEET.area)
+      const left = full.all({ ...ALL, blocks, random: randomFrom(seed) }, (set) => sets.add(set.join()))
+      return { sets, left }
+    }
+    const all = new Set<string>()
+    fullOf(pieces, 0.05 * SHEET.area).all(ALL, (set) => all.add(set.join()))
+    const enough = found(1, 10_000_000)
+    expect(enough.left).toBeGreaterThan(0)
+    expect(enough.sets).toEqual(all)
+    // a third of it is laid: each list has others, and so many of them in all
+    const little = (10_000_000 - enough.left) / 3
+    const lists = Array.from({ length: 10 }, (_, seed) => found(seed, little))
+    for (const { left, sets } of lists) {
+      expect(left).toBe(0)
+      expect(sets.size).toBeLessThan(all.size)
+    }
+    const together = new Set(lists.flatMap(({ sets }) => [...sets]))
+    expect(together.size).toBeGreaterThan(Math.max(...lists.map(({ sets }) => sets.size)))
   })
 })
 
@@ -211,8 +288,8 @@ describe('few pieces in each sheet', () => {
     expect(planOf(problemOf(1, 4, 10, 12, true), limit, 4)).toBeNull()
   })
 
-  it('begin with less waste where there are too many full sheets', () => {
-    // a hundred and fifty that may be turned, with a thirtieth to waste: the first list is not complete
+  it('begin with what is listed of very many full sheets', () => {
+    // a hundred and fifty that may be turned, with a thirtieth to waste: the first list is not complete, but begins all the same
     const problem = problemOf(1, 15, 10, 15, true)
     const search = new FewEach(problem, 15 * SHEET.cost, meansOf(1))
     const listed: number[] = []
@@ -220,9 +297,8 @@ describe('few pieces in each sheet', () => {
       expect(search.next()).toBeNull()
       listed.push(search.listed)
     }
-    expect(listed[0]).toBe(0)
-    expect(listed[1]).toBeGreaterThan(1000)
-    expect(listed[3]).toBeGreaterThan(10 * listed[1]!)
+    expect(listed[0]).toBeGreaterThan(1000)
+    expect(listed[3]).toBeGreaterThan(2 * listed[0]!)
   })
 
   it('come out where one sheet has to waste three times as much as the others', () => few(40064, 12))
@@ -267,6 +343,17 @@ describe('few pieces in each sheet', () => {
     }
   })
 
+  it('come out by that of many pieces, most sides of which agree', () => {
+    // six sheets of 18 and ten of 13, of which a sixth and a third are smaller by some mm
+    for (const seed of [1034, 66920]) {
+      const { problem, limit } = posed(panelsOfSeveralSheets(seed))
+      const plan = planOf(problem, limit, 2, LikeliestFirst)
+      expect(plan, `seed ${seed}`).not.toBeNull()
+      expect(plan!.cost).toBeLessThanOrEqual(limit)
+      expect(faultsOf(problem, plan!)).toEqual([])
+    }
+  })
+
   it('are begun anew by that with more full sheets where nothing waits', () => {
     const { problem, limit } = posed(panelsOfManySheets(63068))
     expect(faultsOf(problem, planOf(problem, limit, 40, LikeliestFirst)!)).toEqual([])
@@ -288,6 +375,14 @@ describe('few pieces in each sheet', () => {
     const beside = (pieces: number, short: number, sizes = pieces): boolean => on(pieces, 3, sizes, short, areFewBeside)
     expect([beside(42, 0.017), beside(42, 0.018), beside(43, 0.01), beside(42, 0.01, 21)]).toEqual([true, false, false, false]) // prettier-ignore
     expect([beside(30, 0.041), beside(30, 0.043)]).toEqual([true, false])
+    // of still more where sides agree, as of sheets cut into 25
+    const cut = (pieces: number, by: number): boolean => {
+      const sheets = [SHEET, SHEET, SHEET, SHEET]
+      const shapes = sheets.flatMap((sheet, i) => shrunk(i + 1, [sheet], pieces, by, true))
+      const problem = { ...sameTogether(shapes), sheets: [sheetOf(1000, 1000, 4)] }
+      return areFewBeside(problem, stockWithin(problem, Infinity))
+    }
+    expect([cut(25, 0), cut(26, 0), cut(25, 10)]).toEqual([true, false, false])
     const two = { ...sameTogether([shapeOf(200, 200, true)]), sheets: [sheetOf(900, 900, 2), sheetOf(800, 800, 2)] }
     expect(areFewEach(two, stockWithin(two, Infinity))).toBe(false)
   })

@@ -9,7 +9,7 @@ import { piecesIn } from '#core/cutting/two-d/plain/bits'
 import { Found } from '#core/cutting/two-d/plain/found'
 import { areaOfAll, sameTogether, type Shape } from '#core/cutting/two-d/sheets'
 import { panelsOfSeveralSheets } from './cut-instances'
-import { faultsOf, posed, problemOf, SHEET, shapeOf, shrunk } from './cut-problems'
+import { faultsOf, meansOf, posed, problemOf, SHEET, shapeOf, shrunk } from './cut-problems'
 import { ALL, mayWaste, setsOf } from './few-sheets'
 
 describe('full sheets by what their pieces are worth', () => {
@@ -43,7 +43,7 @@ describe('full sheets by what their pieces are worth', () => {
     const count = (part: number): number => {
       const each = Float64Array.from(pieces, (p) => part * p.area)
       const blocks = new FewBlocks(SHEET, 1, 100_000)
-      blocks.build(pieces, worth, { pieces: 3, waste: 0.05 * SHEET.area, each, base: 0 })
+      blocks.build(pieces, worth, { parts: 3, waste: 0.05 * SHEET.area, each, base: 0 })
       for (let i = 0; i < blocks.top; i++) {
         const held = piecesIn(blocks.sets.subarray(i, i + 1), pieces.length, true)
         expect(blocks.waste[i]).toBeLessThanOrEqual(held.reduce((sum, p) => sum + each[p]!, 0) + 1e-6)
@@ -123,17 +123,18 @@ describe('what pieces are worth', () => {
     const sheet = problem.sheets[0]!
     const slack = 7 * sheet.area - areaOfAll(problem)
     const pool = new Pool(pieces, sheet, slack / 7)
+    const means = meansOf(1)
     /** What the one that wastes most does, in parts of what a sheet may on average. */
     const most = (): number => (7 * Math.max(...pool.found.waste.subarray(0, pool.found.top))) / slack
-    pool.list(() => false)
+    pool.list(means)
     expect(most()).toBeLessThanOrEqual(0.75)
-    for (let i = 0; i < 5; i++) pool.list(() => false)
+    for (let i = 0; i < 5; i++) pool.list(means)
     expect(most()).toBeGreaterThan(1.5)
     expect(pool.reduced).toHaveLength(pool.found.top)
     // with parts of sheets a good deal less is wasted than may be
     expect(pool.least).toBeLessThan(0.7 * slack)
     // what is told of a list that was broken off is not gone by
-    pool.list(() => true)
+    pool.list({ ...means, over: () => true })
     expect(pool.least).toBe(Infinity)
   })
 
@@ -142,7 +143,8 @@ describe('what pieces are worth', () => {
     const pieces = problem.pieces.map((p) => problem.shapes[p]!)
     const sheet = problem.sheets[0]!
     const pool = new Pool(pieces, sheet, (10 * sheet.area - areaOfAll(problem)) / 10)
-    for (let i = 0; i < 9; i++) pool.list(() => false)
+    const means = meansOf(1)
+    for (let i = 0; i < 9; i++) pool.list(means)
     expect(pool.found.top).toBeGreaterThan(1000)
     expect(pool.found.top).toBeLessThanOrEqual(40_000 + 200_000)
     const { first, pieces: held } = holdingOf(pool.found)

@@ -25,10 +25,25 @@ describe('how far full sheets of few pieces are listed', () => {
     expect(scope.begins).toBe(true)
     const more = scope.limit(1)
     expect(more).toBeGreaterThan(first)
-    scope.learn({ ...NOT_ALL, before: 0 })
+    scope.learn({ ...NOT_ALL, before: 0, found: 1000 })
     expect([scope.begins, scope.limit(1) < more]).toEqual([true, true])
     scope.learn(ALL_NEW)
     expect([scope.begins, scope.limit(1)]).toEqual([false, 0])
+  })
+
+  it('begins with some of those there are where that is many, or where they waste next to nothing', () => {
+    const scope = new Scope()
+    scope.learn({ ...NOT_ALL, before: 0 })
+    expect([scope.begins, scope.limit(1)]).toEqual([false, 0])
+    const few = new Scope()
+    let times = 0
+    while (few.begins && times < 100) {
+      expect(few.limit(1)).toBeGreaterThan(0.03)
+      few.learn({ ...NOT_ALL, before: 0, found: 10 })
+      times++
+    }
+    expect(times).toBeGreaterThan(2)
+    expect(times).toBeLessThan(10)
   })
 
   it('is further each time beyond what pieces are worth, and less far where not all was listed', () => {
@@ -37,16 +52,18 @@ describe('how far full sheets of few pieces are listed', () => {
     const before = scope.limit(100)
     expect(before).toBeGreaterThan(0)
     scope.learn(NOT_ALL)
+    expect(scope.limit(100)).toBeLessThan(before)
+    scope.learn(NOT_ALL)
     expect(scope.limit(100)).toBeLessThan(0)
   })
 
   it('takes more blocks away from a sheet where little was new, up to so many, and fewer where not all was listed', () => {
     const scope = begun()
-    const [depth, pieces] = [scope.depth, mayOf(scope).pieces]
+    const [depth, parts] = [scope.depth, mayOf(scope).parts]
     scope.learn(ALL_NEW)
-    expect([scope.depth, mayOf(scope).pieces]).toEqual([depth, pieces])
+    expect([scope.depth, mayOf(scope).parts]).toEqual([depth, parts])
     scope.learn(NOTHING_NEW)
-    expect([scope.depth, mayOf(scope).pieces]).toEqual([depth + 1, pieces + 1])
+    expect([scope.depth, mayOf(scope).parts]).toEqual([depth + 1, parts + 1])
     // with little work to spare no more
     scope.learn({ ...NOTHING_NEW, spare: 0.1 })
     expect(scope.depth).toBe(depth + 1)
@@ -75,7 +92,7 @@ describe('how far full sheets of few pieces are listed', () => {
   it('is the same for what is left of a heap, with less work', () => {
     const scope = begun(true)
     const rest = scope.ofRest()
-    expect([rest.begins, rest.depth, mayOf(rest).pieces]).toEqual([false, scope.depth, mayOf(scope).pieces])
+    expect([rest.begins, rest.depth, mayOf(rest).parts]).toEqual([false, scope.depth, mayOf(scope).parts])
     expect(rest.laid).toBeLessThan(scope.laid)
   })
 })

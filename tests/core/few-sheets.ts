@@ -7,9 +7,9 @@ import { SHEET } from './cut-problems'
 /** Everything, without a clock. */
 export const ALL = { blocks: Infinity, depth: 3, over: () => false }
 
-/** Blocks of up to three pieces that waste no more than so much, mm². */
+/** Blocks of up to three parts that waste no more than so much, mm². */
 export const mayWaste = (waste: number, pieces: number): May => ({
-  pieces: 3,
+  parts: 3,
   waste,
   each: new Float64Array(pieces),
   base: Infinity,

@@ -1,4 +1,5 @@
 import { areaOfAll, mostDiffer, roomOf, type Problem } from '../sheets'
+import { sidesAgree } from './sides'
 
 /** So few pieces a sheet on average, a few more where it may waste no more than such a part of a piece, and so many in all. */
 const FEW_EACH = 10
@@ -13,6 +14,9 @@ const ONE_BY_ONE = 0.42
 const FEW_BESIDE = 14
 const LITTLE_BESIDE = 0.25
 
+/** So few pieces in all parts of a sheet, where sides agree. */
+const FEW_AGREEING = 25
+
 /**
  * Whether full sheets can be listed for what their pieces are worth: for more than two equal sheets, with few pieces each, most of
  * which differ, and little to be wasted.
@@ -24,10 +28,18 @@ export const areFewEach = (problem: Problem, stock: readonly number[]): boolean 
     return each <= few && wasted < ONE_BY_ONE
   })
 
-/** The same for searches beside the first: more pieces each do where it takes long. */
+/**
+ * The same for searches beside the first: more pieces each do where it takes long, and still more where many of their sides agree,
+ * for what is joined by such is a single part.
+ */
 export const areFewBeside = (problem: Problem, stock: readonly number[]): boolean =>
   areFewEach(problem, stock) ||
-  canBeListed(problem, stock, (each, wasted) => each <= FEW_BESIDE && wasted < LITTLE_BESIDE)
+  canBeListed(problem, stock, (each, wasted) => each <= FEW_BESIDE && wasted < LITTLE_BESIDE) ||
+  canBeListed(
+    problem,
+    stock,
+    (each) => each <= FEW_AGREEING && sidesAgree(problem.pieces.map((p) => problem.shapes[p]!)),
+  )
 
 /** @param areFew whether there are few pieces in a sheet, where it may waste such a part of one on average */
 function canBeListed(

@@ -4,7 +4,7 @@ import type { Lying } from '../blocks'
 import type { Shape, Sheet } from '../sheets'
 import { piecesIn } from '../plain/bits'
 import type { Found } from '../plain/found'
-import { lyingFull } from './lying'
+import { lyingFull, lyingQuickly, MOST_HELD } from './lying'
 import type { Pool } from './pool'
 import { SetsOfSheets, type Course } from './sets'
 
@@ -19,7 +19,10 @@ const WAYS = 1.4
 const TIME = 3
 const NEXT_TO_NONE = 1e-4
 
-/** The last sheet is filled so often each time, with as many pieces as all ways are for; three times as often with one less. */
+/**
+ * The last sheet is filled so often each time, with as many pieces as all ways are for, or with more, for which sides must agree;
+ * three times as often with one less.
+ */
 const LASTS = 10
 
 /** A little beyond what may be wasted, mm². */
@@ -71,7 +74,7 @@ export class Ending {
     const ended = new SetsOfSheets(pieces, pool, sheets, means).leavingOne(course, (set) => {
       const left = piecesIn(set.covered, pieces.length, false)
       const name = left.map((p) => names[p]!).join()
-      if (left.length > FEW || this.tried.has(name)) return false
+      if (left.length > MOST_HELD || this.tried.has(name)) return false
       this.tried.add(name)
       open.push({ chosen: set.chosen, left, hope: this.hopeOf(pieces, left) })
       return open.length === GATHER
@@ -82,7 +85,7 @@ export class Ending {
       const last = this.last(pieces, left)
       const full = last && chosen.map((at) => this.lyingIn(pool.found, at, pieces))
       if (full?.every((lying) => lying !== null)) return { laid: [...full, last!], ended }
-      lasts += 3 ** (left.length - FEW)
+      lasts += 3 ** Math.min(0, left.length - FEW)
       if (lasts > LASTS || means.over()) break
     }
     return { laid: null, ended }
@@ -102,11 +105,14 @@ export class Ending {
     return lyingOf(heldIn(found, at, pieces.length), pieces, this.sheet, found.waste[at]!)
   }
 
+  /** By all ways, but for such as waste much in a small part; then by blocks whose sides agree, which may waste it anywhere. */
   private last(pieces: readonly Shape[], left: readonly number[]): Lying[] | null {
     if (left.length === 0) return []
+    const { sheet, means } = this
     const shapes = left.map((p) => pieces[p]!)
-    const problem = { shapes, pieces: shapes.map((_, i) => i), sheets: [this.sheet] }
-    const lying = this.allWays.fill(problem, this.sheet, this.means.over)
+    const problem = { shapes, pieces: shapes.map((_, i) => i), sheets: [sheet] }
+    const waste = sheet.area - shapes.reduce((sum, { area }) => sum + area, 0)
+    const lying = this.allWays.fill(problem, sheet, means.over) ?? lyingQuickly(shapes, sheet, waste)
     return lying && lying.map((l) => ({ ...l, piece: left[l.piece]! }))
   }
 }

@@ -43,7 +43,7 @@ export class FewEach {
   next(): Layout | null {
     const { pieces, count, slack } = this.all
     if (slack < 0) return null
-    this.pool.list(this.means.over)
+    this.pool.list(this.means)
     if (this.pool.least > slack) return null
     const { laid, ended } = this.ending.of(pieces, this.names, this.pool, count, slack, this.course)
     if (ended) this.course = wider(this.course)

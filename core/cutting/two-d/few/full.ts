@@ -1,4 +1,5 @@
 import { SAME } from '../../instance'
+import { shuffle, type Random } from '../../random'
 import type { Shape } from '../sheets'
 import type { Rectangle } from '../slicing/curves'
 import { exchange, meet, wordsFor } from '../plain/bits'
@@ -28,10 +29,21 @@ interface Alike {
   readonly across: Sizes
 }
 
+/**
+ * What is taken away may waste more than a full sheet as long as so much of the sheet is left, in parts of it; then the less the less
+ * is left.
+ */
+const MUCH_LEFT = 0.6
+
+/** Each block that is taken away first has work for so many blocks at least, as long as there is any. */
+const LEAST_EACH = 500
+
 /** How far it goes. */
 export interface Effort {
   /** How many blocks are laid at most: taken away from a sheet, or filling the rest of it. */
   readonly blocks: number
+  /** Where it is told all that are taken away first have as much of the work each, by chance; else those that come first. */
+  readonly random?: Random
   /** So many at most are taken away from a sheet before one fills the rest. */
   readonly depth: number
   readonly over: () => boolean
@@ -39,6 +51,8 @@ export interface Effort {
 
 /** Is told a set, good until it returns, what it wastes less what its pieces are worth, mm², and how. */
 type At = (set: Int32Array, waste: number, way: () => Way) => void
+
+type Axis = typeof ALONG | typeof ACROSS
 
 /** The clock is asked once in so many of them. */
 const SELDOM = 256
@@ -54,7 +68,12 @@ export class FullOfFew {
   readonly isComplete: boolean
   private readonly set: Int32Array
   private readonly taken: { block: number; axis: number }[] = []
+  /** The shortest side of all pieces, mm: what is narrower takes none. */
+  private readonly shortest: number
   private left = 0
+  private isAll = true
+  /** So much of it is for those that come later. */
+  private reserved = 0
   private laid = 0
   private depth = 0
   private over = (): boolean => false
@@ -76,6 +95,7 @@ export class FullOfFew {
     this.isComplete = this.blocks.build(pieces, worth, may)
     this.alike = alike(this.blocks)
     this.set = new Int32Array(words)
+    this.shortest = pieces.reduce((least, { l, w }) => Math.min(least, l, w), Infinity)
   }
 
   /**
@@ -83,51 +103,110 @@ export class FullOfFew {
    * @param at is told each set, some more than once
    * @returns how many more might have been laid; 0 where it didn't come to its end
    */
-  all({ blocks, depth, over }: Effort, at: At): number {
+  all({ blocks, random, depth, over }: Effort, at: At): number {
     if (!this.isComplete) return 0
-    ;[this.left, this.depth, this.over] = [blocks, depth, over]
-    this.fill(this.sheet.l + SAME / 2, this.sheet.w + SAME / 2, 0, 0, -1, at)
-    return Math.max(0, this.left)
+    ;[this.left, this.reserved, this.isAll, this.depth, this.over] = [blocks, 0, true, depth, over]
+    const [l, w] = [this.sheet.l + SAME / 2, this.sheet.w + SAME / 2]
+    if (random) this.share(l, w, random, at)
+    else this.takeAway(l, w, 0, 0, -1, (block, now, wasted) => this.take(block, now, l, w, wasted, at))
+    return this.isAll ? this.left : 0
   }
 
-  /** @param axis along which a block was taken away last, and which */
+  /**
+   * Takes away each block that may be the first, in an order by chance: what one leaves of its share of the work others have. With
+   * those that came to the end of it it is begun anew as long as work is left.
+   */
+  private share(l: number, w: number, random: Random, at: At): void {
+    let first: { block: number; axis: Axis; wasted: number }[] = []
+    this.takeAway(l, w, 0, 0, -1, (block, axis, wasted) => first.push({ block, axis, wasted }))
+    shuffle(random, first)
+    while (first.length > 0 && this.left > 0)
+      first = first.filter(({ block, axis, wasted }, i) => {
+        if (this.left <= 0) return true
+        this.reserved = Math.max(0, this.left - Math.max(LEAST_EACH, this.left / (first.length - i)))
+        this.isAll = true
+        this.take(block, axis, l, w, wasted, at)
+        return !this.isAll
+      })
+    this.isAll = first.length === 0
+  }
+
+  /** Fills a rest. @param axis along which a block was taken away last, and which */
   private fill(l: number, w: number, waste: number, axis: number, block: number, at: At): void {
-    const { blocks, set, taken } = this
+    const { blocks, taken } = this
     const rest = this.limit - waste
     const lay = (last: number): void => {
+      if (this.isSpent()) return
       const wasted = l * w - blocks.l[last]! * blocks.w[last]! + blocks.waste[last]!
       if (wasted > rest || !this.isFree(last) || !this.goesOn()) return
       this.turn(last)
-      at(set, waste + wasted, () => ({ taken: [...taken], last }))
+      at(this.set, waste + wasted, () => ({ taken: [...taken], last }))
       this.turn(last)
     }
-    if (taken.length > 0)
-      for (const { least, along } of this.alike) if (least <= rest) along.filling(l, w, rest - least, lay)
+    for (const { least, along } of this.alike) if (least <= rest) along.filling(l, w, rest - least, lay)
     if (taken.length === this.depth) return
-    const spare = this.may.waste - waste
+    this.takeAway(l, w, waste, axis, block, (next, now, wasted) => this.take(next, now, l, w, waste + wasted, at))
+  }
+
+  /**
+   * All blocks that may be taken away from a rest.
+   * @param axis along which one was taken away last, and which
+   * @param at is told each, along which axis and what that wastes, mm²
+   */
+  private takeAway(
+    l: number,
+    w: number,
+    waste: number,
+    axis: number,
+    block: number,
+    at: (block: number, axis: Axis, wasted: number) => void,
+  ): void {
+    const { blocks, limit, may, sheet, shortest } = this
+    const spare = may.waste - waste
+    const muchLeft = MUCH_LEFT * sheet.l * sheet.w
     for (const now of [ALONG, ACROSS] as const) {
       const [length, width] = now === ALONG ? [l, w] : [w, l]
       const [takes, reaches] = now === ALONG ? [blocks.l, blocks.w] : [blocks.w, blocks.l]
-      const take = (next: number): void => {
-        const wasted = blocks.waste[next]! + (width - reaches[next]!) * takes[next]!
-        if (wasted > spare || blocks.axis[next] === now || (axis === now && next < block) || !this.isFree(next)) return
-        if (!this.goesOn()) return
-        this.turn(next)
-        taken.push({ block: next, axis: now })
-        const left = length - takes[next]!
-        this.fill(now === ALONG ? left : l, now === ALONG ? w : left, waste + wasted, now, next, at)
-        taken.pop()
-        this.turn(next)
+      const next = (one: number): void => {
+        if (this.isSpent()) return
+        if (blocks.axis[one] === now || (axis === now && one < block)) return
+        const left = length - takes[one]!
+        const wasted = blocks.waste[one]! + (width - reaches[one]!) * takes[one]!
+        if (left < shortest || wasted > spare || !this.isFree(one)) return
+        if (waste + wasted <= limit + (may.waste - limit) * Math.min(1, (left * width) / muchLeft)) at(one, now, wasted)
       }
       for (const { least, along, across } of this.alike)
-        if (least <= spare) (now === ALONG ? along : across).reaching(length, width, spare - least, take)
+        if (least <= spare) (now === ALONG ? along : across).reaching(length, width, spare - least, next)
     }
   }
 
-  /** Counts one more that is laid. @returns whether there is work and time left for it */
+  /** Takes away a block from a rest, and fills what that leaves. @param waste what all that is taken away wastes then, mm² */
+  private take(block: number, axis: Axis, l: number, w: number, waste: number, at: At): void {
+    const { blocks, taken } = this
+    if (!this.goesOn()) return
+    this.turn(block)
+    taken.push({ block, axis })
+    if (axis === ALONG) this.fill(l - blocks.l[block]!, w, waste, axis, block, at)
+    else this.fill(l, w - blocks.w[block]!, waste, axis, block, at)
+    taken.pop()
+    this.turn(block)
+  }
+
+  /** Whether no work is left: then not all are gone through. */
+  private isSpent(): boolean {
+    if (this.left > this.reserved) return false
+    this.isAll = false
+    return true
+  }
+
+  /** Counts one more that is laid. @returns whether there is time left for it */
   private goesOn(): boolean {
-    if (this.left-- > 0 && (++this.laid % SELDOM !== 0 || !this.over())) return true
-    this.left = 0
+    if (++this.laid % SELDOM !== 0 || !this.over()) {
+      this.left--
+      return true
+    }
+    // nor for any other
+    ;[this.left, this.reserved, this.isAll] = [0, 0, false]
     return false
   }
 

@@ -114,7 +114,7 @@ export class LikeliestFirst {
   private listed(): Pool {
     const { pool, means } = this
     for (let [times, priced] = [0, 0]; times < MOST_LISTED && priced < LISTED && !means.over(); times++) {
-      pool.list(means.over)
+      pool.list(means)
       if (pool.isPriced) priced++
     }
     return pool
@@ -124,7 +124,7 @@ export class LikeliestFirst {
     const { worth, pool: of, covered } = before!
     const found = of.found.without(covered, piecesIn(covered, of.worth.length, false), spare)
     const pool = new Pool(pieces, this.all.sheet, averageOf(spare, count), of.scope.ofRest(), { found, worth })
-    pool.list(this.means.over)
+    pool.list(this.means)
     return pool
   }
 

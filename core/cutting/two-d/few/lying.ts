@@ -8,8 +8,14 @@ import { DEEPEST } from './scope'
 /** Areas that are added up in another order differ by far less than this, mm². */
 const ABOUT = 1
 
-/** A sheet that no blocks of so few pieces fill is looked at with more in a block, up to so many: that takes longer. */
+/** A sheet that no blocks of so few parts fill is looked at with more in a block, up to so many: that takes longer. */
 const [FEWEST, MOST] = [3, 5]
+
+/** Pieces of which it isn't known whether they fill a sheet: so many blocks are laid. */
+const QUICK = 30_000
+
+/** The most pieces there may be: which are held are bits of one number. */
+export const MOST_HELD = 32
 
 /**
  * Where pieces lie that are known to fill a sheet.
@@ -17,18 +23,34 @@ const [FEWEST, MOST] = [3, 5]
  * @returns null where no way is found in which they waste no more
  */
 export function lyingFull(pieces: readonly Shape[], sheet: Rectangle, waste: number): Lying[] | null {
-  const all = 2 ** pieces.length - 1
-  const worth = new Float64Array(pieces.length)
-  for (let most = FEWEST; most <= MOST; most++) {
-    const may = { pieces: most, waste: waste + ABOUT, each: worth, base: Infinity }
-    const full = new FullOfFew(pieces, worth, sheet, may.waste, may)
-    let way: Way | null = null
-    full.all({ blocks: Infinity, depth: DEEPEST, over: () => way !== null }, (set, _, how) => {
-      if (!way && set[0]! >>> 0 === all) way = how()
-    })
-    if (!way) continue
-    const { taken, last }: Way = way
-    return lyingTaken(full.blocks, taken, last)
+  for (let parts = FEWEST; parts <= MOST; parts++) {
+    const lying = lyingIn(pieces, sheet, waste, parts, Infinity)
+    if (lying) return lying
   }
   return null
+}
+
+/** Where pieces lie that may fill a sheet, if that is soon found. @param waste what they waste if they do, mm² */
+export const lyingQuickly = (pieces: readonly Shape[], sheet: Rectangle, waste: number): Lying[] | null =>
+  lyingIn(pieces, sheet, waste, FEWEST, QUICK)
+
+/** @param parts the most in a block, @param blocks so many are laid at most */
+function lyingIn(
+  pieces: readonly Shape[],
+  sheet: Rectangle,
+  waste: number,
+  parts: number,
+  blocks: number,
+): Lying[] | null {
+  const all = 2 ** pieces.length - 1
+  const worth = new Float64Array(pieces.length)
+  const may = { parts, waste: waste + ABOUT, each: worth, base: Infinity }
+  const full = new FullOfFew(pieces, worth, sheet, may.waste, may)
+  let way: Way | null = null
+  full.all({ blocks, depth: DEEPEST, over: () => way !== null }, (set, _, how) => {
+    if (!way && set[0]! >>> 0 === all) way = how()
+  })
+  if (!way) return null
+  const { taken, last }: Way = way
+  return lyingTaken(full.blocks, taken, last)
 }

@@ -1,3 +1,4 @@
+import type { Means } from '../../means'
 import { eachIn, wordsFor } from '../plain/bits'
 import { averageOf, type EqualSheets } from '../plain/equal-sheets'
 import { Found } from '../plain/found'
@@ -52,10 +53,10 @@ export class Pool {
     return !this.scope.begins
   }
 
-  /** Lists more of them. */
-  list(over: () => boolean): void {
+  /** Lists more of them, in an order by chance. */
+  list(means: Pick<Means, 'over' | 'random'>): void {
     const before = this.found.top
-    const { spare, blocks } = this.lay(over)
+    const { spare, blocks } = this.lay(means)
     this.scope.learn({ spare, blocks, before, found: this.found.top })
     if (this.scope.begins) {
       if (spare === 0) this.found = new Found(this.found.words)
@@ -63,16 +64,18 @@ export class Pool {
     }
     // told anew next time
     this.least = Infinity
-    if (!over()) this.setPrices()
+    if (!means.over()) this.setPrices()
   }
 
   /** @returns what part of the work was to spare, 0 where not all were listed that may be; and how many blocks there were */
-  private lay(over: () => boolean): Pick<Outcome, 'spare' | 'blocks'> {
+  private lay({ over, random }: Pick<Means, 'over' | 'random'>): Pick<Outcome, 'spare' | 'blocks'> {
     const { pieces, sheet, average, worth, found, scope } = this
     const may = scope.may(pieces, worth, average, sheet.area)
     const full = new FullOfFew(pieces, worth, sheet, scope.limit(average), may)
     const { laid, depth } = scope
-    const left = full.all({ blocks: laid, depth, over }, (set, waste) => found.add(set, waste + this.worthOf(set)))
+    const left = full.all({ blocks: laid, random, depth, over }, (set, waste) =>
+      found.add(set, waste + this.worthOf(set)),
+    )
     return { spare: left / laid, blocks: full.isComplete ? full.blocks.top : Infinity }
   }
 

@@ -3,11 +3,13 @@ import type { May } from './blocks'
 
 /**
  * At first full sheets may waste this part of what they do on average; more from time to time until so many are found, but no more
- * than another part, and less where there are too many.
+ * than another part; and less where there are too many to go through, until so many of them are found all the same, or to where they may
+ * waste next to nothing.
  */
 const FIRST = 0.2
 const ENOUGH = 2000
 const LAST = 1.5
+const LEAST = 0.05
 const FURTHER = 1.5
 const LESS_FAR = 0.7
 
@@ -17,7 +19,7 @@ const LESS_FAR = 0.7
  */
 const THEN = 0
 const MORE = 0.1
-const LESS = 0.2
+const LESS = 0.1
 const OF_REST = 0.1
 
 /** What is taken away from a sheet may waste so much more than a full one, in the same parts, and so much beside what its pieces may. */
@@ -31,7 +33,7 @@ const NARROWER = 0.8
 const MANY_BLOCKS = 25_000
 const FAR_NARROWER = 0.35
 
-/** The most pieces in a block at first and at last; one more from time to time, where no more than such a part of the sheets is new. */
+/** The most parts in a block at first and at last; one more from time to time, where no more than such a part of the sheets is new. */
 const FEWEST = 3
 const MOST = 5
 const FEW_NEW = 0.05
@@ -69,7 +71,7 @@ export class Scope {
   laid: number
   private most = FIRST
   private wide = 1
-  private inBlock = FEWEST
+  private parts = FEWEST
 
   /** @param areMany whether there are rather many pieces in a sheet */
   constructor(private readonly areMany = false) {
@@ -80,7 +82,7 @@ export class Scope {
   ofRest(): Scope {
     const rest = new Scope(this.areMany)
     ;[rest.begins, rest.most, rest.laid] = [false, OF_REST, this.laid * PART_OF_REST]
-    ;[rest.depth, rest.wide, rest.inBlock] = [this.depth, this.wide, this.inBlock]
+    ;[rest.depth, rest.wide, rest.parts] = [this.depth, this.wide, this.parts]
     return rest
   }
 
@@ -95,9 +97,9 @@ export class Scope {
    * @param average what a sheet wastes on average, mm², @param area of it, mm²
    */
   may(pieces: readonly Shape[], worth: Float64Array, average: number, area: number): May {
-    const { wide, inBlock, begins } = this
+    const { wide, parts, begins } = this
     return {
-      pieces: inBlock,
+      parts,
       waste: this.limit(average) + (begins ? 0 : IN_BLOCKS * average),
       each: worth.map((value, p) => wide * Math.max(value, (pieces[p]!.area * average) / area) - value),
       base: BASE * wide * average,
@@ -118,7 +120,7 @@ export class Scope {
 
   private begin({ spare, before, found }: Outcome): void {
     const all = spare > 0
-    this.begins = all ? found < ENOUGH && this.most < LAST : before === 0
+    this.begins = found < ENOUGH && (all ? this.most < LAST : before === 0 && this.most > LEAST)
     this.most = !this.begins ? THEN : this.most * (all ? FURTHER : LESS_FAR)
   }
 
@@ -126,6 +128,6 @@ export class Scope {
     this.most += spare > 0 ? MORE : -LESS
     if (spare === 0 || blocks >= FEW_BLOCKS) return
     this.wide *= WIDER
-    if (isLittleNew) this.inBlock = Math.min(MOST, this.inBlock + 1)
+    if (isLittleNew) this.parts = Math.min(MOST, this.parts + 1)
   }
 }
