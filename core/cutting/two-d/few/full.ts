@@ -38,9 +38,12 @@ const MUCH_LEFT = 0.6
 /** Each block that is taken away first has work for so many blocks at least, as long as there is any. */
 const LEAST_EACH = 500
 
+/** A full sheet that is told counts as so many blocks: of very many, as long as little is known of what pieces are worth, some do. */
+const TOLD = 20
+
 /** How far it goes. */
 export interface Effort {
-  /** How many blocks are laid at most: taken away from a sheet, or filling the rest of it. */
+  /** How many blocks are laid at most: taken away from a sheet, or filling the rest of it; as some more where that makes it full. */
   readonly blocks: number
   /** Where it is told all that are taken away first have as much of the work each, by chance; else those that come first. */
   readonly random?: Random
@@ -109,7 +112,7 @@ export class FullOfFew {
     const [l, w] = [this.sheet.l + SAME / 2, this.sheet.w + SAME / 2]
     if (random) this.share(l, w, random, at)
     else this.takeAway(l, w, 0, 0, -1, (block, now, wasted) => this.take(block, now, l, w, wasted, at))
-    return this.isAll ? this.left : 0
+    return this.isAll ? Math.max(0, this.left) : 0
   }
 
   /**
@@ -139,6 +142,7 @@ export class FullOfFew {
       if (this.isSpent()) return
       const wasted = l * w - blocks.l[last]! * blocks.w[last]! + blocks.waste[last]!
       if (wasted > rest || !this.isFree(last) || !this.goesOn()) return
+      this.left -= TOLD
       this.turn(last)
       at(this.set, waste + wasted, () => ({ taken: [...taken], last }))
       this.turn(last)
