@@ -16,7 +16,7 @@ import { Sizes } from '#core/cutting/two-d/few/sizes'
 import type { Layout } from '#core/cutting/two-d/layout'
 import { areaOfAll, sameTogether, stockWithin, type Problem, type Shape } from '#core/cutting/two-d/sheets'
 import { layOut } from '#core/cutting/two-d/solve'
-import { panels, panelsOfManySheets, panelsOfSeveralSheets } from './cut-instances'
+import { panels, panelsOfManySheets, panelsOfSeveralSheets, type Known } from './cut-instances'
 import { faultsOf, meansOf, posed, problemOf, SHEET, shapeOf, sheetOf, shrunk } from './cut-problems'
 import { ALL, fullOf, mayWaste, setsOf } from './few-sheets'
 
@@ -268,13 +268,15 @@ describe('few pieces in each sheet', () => {
     return least
   }
 
-  const few = (seed: number, rounds: number): void => {
-    const { problem, limit } = posed(panelsOfSeveralSheets(seed))
-    const plan = planOf(problem, limit, rounds)
-    expect(plan, `seed ${seed}`).not.toBeNull()
+  const comesOut = (known: Known, rounds: number, Way?: typeof LikeliestFirst): void => {
+    const { problem, limit } = posed(known)
+    const plan = planOf(problem, limit, rounds, Way)
+    expect(plan, known.instance.id).not.toBeNull()
     expect(plan!.cost).toBeLessThanOrEqual(limit)
     expect(faultsOf(problem, plan!)).toEqual([])
   }
+
+  const few = (seed: number, rounds: number): void => comesOut(panelsOfSeveralSheets(seed), rounds)
 
   it('come out by full sheets that go together', () => few(61118, 8))
 
@@ -323,35 +325,17 @@ describe('few pieces in each sheet', () => {
 
   it('come out by what is likeliest first, full sheets of what that leaves being listed anew', () => {
     // of ten and of eleven sheets, which are never all listed at once
-    for (const seed of [63098, 63164]) {
-      const { problem, limit } = posed(panelsOfManySheets(seed))
-      const plan = planOf(problem, limit, 3, LikeliestFirst)
-      expect(plan, `seed ${seed}`).not.toBeNull()
-      expect(plan!.cost).toBeLessThanOrEqual(limit)
-      expect(faultsOf(problem, plan!)).toEqual([])
-    }
+    for (const seed of [63098, 63164]) comesOut(panelsOfManySheets(seed), 3, LikeliestFirst)
   })
 
   it('come out by that where many blocks were cut off one after the other, and of a few pieces more', () => {
     // seven sheets of eleven, a thirtieth of a piece wasted, and four of twelve, a seventh
-    for (const known of [panelsOfSeveralSheets(65036), panels(66128)]) {
-      const { problem, limit } = posed(known)
-      const plan = planOf(problem, limit, 2, LikeliestFirst)
-      expect(plan, known.instance.id).not.toBeNull()
-      expect(plan!.cost).toBeLessThanOrEqual(limit)
-      expect(faultsOf(problem, plan!)).toEqual([])
-    }
+    for (const known of [panelsOfSeveralSheets(65036), panels(66128)]) comesOut(known, 2, LikeliestFirst)
   })
 
   it('come out by that of many pieces, most sides of which agree', () => {
     // six sheets of 18 and ten of 13, of which a sixth and a third are smaller by some mm
-    for (const seed of [1034, 66920]) {
-      const { problem, limit } = posed(panelsOfSeveralSheets(seed))
-      const plan = planOf(problem, limit, 2, LikeliestFirst)
-      expect(plan, `seed ${seed}`).not.toBeNull()
-      expect(plan!.cost).toBeLessThanOrEqual(limit)
-      expect(faultsOf(problem, plan!)).toEqual([])
-    }
+    for (const seed of [1034, 66920]) comesOut(panelsOfSeveralSheets(seed), 2, LikeliestFirst)
   })
 
   it('are begun anew by that with more full sheets where nothing waits', () => {
