@@ -68,11 +68,11 @@ describe('full sheets by what their pieces are worth', () => {
     }
     const pieces = [...half(200), ...half(260)]
     const waste = SHEET.area - pieces.reduce((sum, p) => sum + p.area, 0)
-    const lying = lyingFull(pieces, SHEET, waste)!
+    const lying = lyingFull(pieces, SHEET, waste, ALL.over)!
     expect(lying).toHaveLength(10)
     const layout = { laid: [{ sheet: 0, lying }], left: [], cost: SHEET.cost }
     expect(faultsOf({ ...sameTogether(pieces), sheets: [SHEET] }, layout)).toEqual([])
-    expect(lyingFull([...pieces.slice(1), shapeOf(SHEET.l, 5, false)], SHEET, waste)).toBeNull()
+    expect(lyingFull([...pieces.slice(1), shapeOf(SHEET.l, 5, false)], SHEET, waste, ALL.over)).toBeNull()
   })
 })
 

@@ -4,7 +4,7 @@ import type { Lying } from '../blocks'
 import type { Shape, Sheet } from '../sheets'
 import { piecesIn } from '../plain/bits'
 import type { Found } from '../plain/found'
-import { lyingFull, lyingQuickly, MOST_HELD } from './lying'
+import { lyingFull, lyingQuickly } from './lying'
 import type { Pool } from './pool'
 import { SetsOfSheets, type Course } from './sets'
 
@@ -28,15 +28,16 @@ const LASTS = 10
 /** A little beyond what may be wasted, mm². */
 const NOTHING = 1
 
-/** Where some of the pieces lie that fill a sheet. @param waste what they do, mm²; null where it should turn out that they can't */
+/** Where some of the pieces lie that fill a sheet. @param waste what they do, mm²; null where it should turn out that they can't, or the time is up */
 export function lyingOf(
   held: readonly number[],
   pieces: readonly Shape[],
   sheet: Sheet,
   waste: number,
+  over: () => boolean,
 ): Lying[] | null {
   const shapes = held.map((p) => pieces[p]!)
-  const lying = lyingFull(shapes, sheet, waste)
+  const lying = lyingFull(shapes, sheet, waste, over)
   return lying && lying.map((l) => ({ ...l, piece: held[l.piece]! }))
 }
 
@@ -74,7 +75,7 @@ export class Ending {
     const ended = new SetsOfSheets(pieces, pool, sheets, means).leavingOne(course, (set) => {
       const left = piecesIn(set.covered, pieces.length, false)
       const name = left.map((p) => names[p]!).join()
-      if (left.length > MOST_HELD || this.tried.has(name)) return false
+      if (this.tried.has(name)) return false
       this.tried.add(name)
       open.push({ chosen: set.chosen, left, hope: this.hopeOf(pieces, left) })
       return open.length === GATHER
@@ -102,7 +103,7 @@ export class Ending {
   }
 
   private lyingIn(found: Found, at: number, pieces: readonly Shape[]): Lying[] | null {
-    return lyingOf(heldIn(found, at, pieces.length), pieces, this.sheet, found.waste[at]!)
+    return lyingOf(heldIn(found, at, pieces.length), pieces, this.sheet, found.waste[at]!, this.means.over)
   }
 
   /** By all ways, but for such as waste much in a small part; then by blocks whose sides agree, which may waste it anywhere. */
@@ -112,7 +113,7 @@ export class Ending {
     const shapes = left.map((p) => pieces[p]!)
     const problem = { shapes, pieces: shapes.map((_, i) => i), sheets: [sheet] }
     const waste = sheet.area - shapes.reduce((sum, { area }) => sum + area, 0)
-    const lying = this.allWays.fill(problem, sheet, means.over) ?? lyingQuickly(shapes, sheet, waste)
+    const lying = this.allWays.fill(problem, sheet, means.over) ?? lyingQuickly(shapes, sheet, waste, means.over)
     return lying && lying.map((l) => ({ ...l, piece: left[l.piece]! }))
   }
 }

@@ -73,10 +73,11 @@ export class FullOfFew {
   private readonly taken: { block: number; axis: number }[] = []
   /** The shortest side of all pieces, mm: what is narrower takes none. */
   private readonly shortest: number
+  /** How many more may be laid; so many of them by those that come later. */
   private left = 0
-  private isAll = true
-  /** So much of it is for those that come later. */
   private reserved = 0
+  /** Whether all were gone through. */
+  private isAll = true
   private laid = 0
   private depth = 0
   private over = (): boolean => false

@@ -105,7 +105,7 @@ export class LikeliestFirst {
   /** @param laid where the pieces left lie */
   private planOf({ full, left }: Begun, laid: readonly (readonly Lying[])[]): Layout | null {
     const { pieces, sheet } = this.all
-    const begun = full.map(({ held, waste }) => lyingOf(held, pieces, sheet, waste))
+    const begun = full.map(({ held, waste }) => lyingOf(held, pieces, sheet, waste, this.means.over))
     if (begun.some((lying) => lying === null)) return null
     const ended = laid.map((lying) => lying.map((l) => ({ ...l, piece: left[l.piece]! })))
     return planOf(this.all, [...begun.map((lying) => lying!), ...ended])

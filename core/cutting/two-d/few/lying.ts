@@ -1,8 +1,9 @@
 import type { Lying } from '../blocks'
 import type { Shape } from '../sheets'
 import type { Rectangle } from '../slicing/curves'
+import { piecesIn } from '../plain/bits'
 import { lyingTaken } from '../plain/lying'
-import { FullOfFew, type Way } from './full'
+import { FullOfFew, type Effort, type Way } from './full'
 import { DEEPEST } from './scope'
 
 /** Areas that are added up in another order differ by far less than this, mm². */
@@ -14,41 +15,50 @@ const [FEWEST, MOST] = [3, 5]
 /** Pieces of which it isn't known whether they fill a sheet: so many blocks are laid. */
 const QUICK = 30_000
 
-/** The most pieces there may be: which are held are bits of one number. */
-export const MOST_HELD = 32
-
 /**
  * Where pieces lie that are known to fill a sheet.
  * @param waste what they waste, mm²
- * @returns null where no way is found in which they waste no more
+ * @returns null where no way is found in which they waste no more, or the time is up
  */
-export function lyingFull(pieces: readonly Shape[], sheet: Rectangle, waste: number): Lying[] | null {
-  for (let parts = FEWEST; parts <= MOST; parts++) {
-    const lying = lyingIn(pieces, sheet, waste, parts, Infinity)
+export function lyingFull(
+  pieces: readonly Shape[],
+  sheet: Rectangle,
+  waste: number,
+  over: () => boolean,
+): Lying[] | null {
+  for (let parts = FEWEST; parts <= MOST && !over(); parts++) {
+    const lying = lyingIn(pieces, sheet, waste, parts, { blocks: Infinity, over })
     if (lying) return lying
   }
   return null
 }
 
-/** Where pieces lie that may fill a sheet, if that is soon found. @param waste what they waste if they do, mm² */
-export const lyingQuickly = (pieces: readonly Shape[], sheet: Rectangle, waste: number): Lying[] | null =>
-  lyingIn(pieces, sheet, waste, FEWEST, QUICK)
+/**
+ * Where pieces lie that may fill a sheet, if that is soon found.
+ * @param waste what they waste if they do, mm²
+ * @returns null where no way is found, or the time is up
+ */
+export const lyingQuickly = (
+  pieces: readonly Shape[],
+  sheet: Rectangle,
+  waste: number,
+  over: () => boolean,
+): Lying[] | null => lyingIn(pieces, sheet, waste, FEWEST, { blocks: QUICK, over })
 
-/** @param parts the most in a block, @param blocks so many are laid at most */
+/** @param parts the most in a block */
 function lyingIn(
   pieces: readonly Shape[],
   sheet: Rectangle,
   waste: number,
   parts: number,
-  blocks: number,
+  { blocks, over }: Pick<Effort, 'blocks' | 'over'>,
 ): Lying[] | null {
-  const all = 2 ** pieces.length - 1
   const worth = new Float64Array(pieces.length)
   const may = { parts, waste: waste + ABOUT, each: worth, base: Infinity }
   const full = new FullOfFew(pieces, worth, sheet, may.waste, may)
   let way: Way | null = null
-  full.all({ blocks, depth: DEEPEST, over: () => way !== null }, (set, _, how) => {
-    if (!way && set[0]! >>> 0 === all) way = how()
+  full.all({ blocks, depth: DEEPEST, over: () => way !== null || over() }, (set, _, how) => {
+    if (!way && piecesIn(set, pieces.length, false).length === 0) way = how()
   })
   if (!way) return null
   const { taken, last }: Way = way
