@@ -132,7 +132,6 @@ export class FullOfFew {
         this.take(block, axis, l, w, wasted, at)
         return !this.isAll
       })
-    this.isAll = first.length === 0
   }
 
   /** Fills a rest. @param axis along which a block was taken away last, and which */
