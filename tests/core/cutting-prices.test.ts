@@ -43,7 +43,7 @@ describe('full sheets by what their pieces are worth', () => {
     const count = (part: number): number => {
       const each = Float64Array.from(pieces, (p) => part * p.area)
       const blocks = new FewBlocks(SHEET, 1, 100_000)
-      blocks.build(pieces, worth, { parts: 3, waste: 0.05 * SHEET.area, each, base: 0 })
+      blocks.build(pieces, worth, { parts: 3, waste: 0.05 * SHEET.area, each, base: 0, fine: 0 })
       for (let i = 0; i < blocks.top; i++) {
         const held = piecesIn(blocks.sets.subarray(i, i + 1), pieces.length, true)
         expect(blocks.waste[i]).toBeLessThanOrEqual(held.reduce((sum, p) => sum + each[p]!, 0) + 1e-6)

@@ -13,6 +13,7 @@ export const mayWaste = (waste: number, pieces: number): May => ({
   waste,
   each: new Float64Array(pieces),
   base: Infinity,
+  fine: 0,
 })
 
 /** Full sheets that waste no more than so much, their pieces being worth nothing. */

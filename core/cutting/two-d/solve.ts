@@ -6,9 +6,8 @@ import { LastOne } from './last-one'
 import { layoutOf, outOfBlocks, type Layout } from './layout'
 import { Refill } from './refill'
 import { HardestFirst } from './exact/hardest-first'
-import { areFewBeside, areFewEach, areRatherMany } from './few/are-few'
-import { FewEach } from './few/few-each'
-import { LikeliestFirst } from './few/likeliest-first'
+import { areRatherMany } from './few/are-few'
+import { fewEach, type Way } from './few/ways'
 import { firstPlan, LimitSearch, PATIENT, QUICK } from './search'
 import { OneByOne } from './one-by-one'
 import { inSpanningRows } from './rows'
@@ -113,13 +112,6 @@ function fillingFor(
 /** Whether it is a search beside the first. */
 const isBeside = ({ beside = 0 }: Means): boolean => beside > 0
 
-/** Full sheets of few pieces listed: in searches beside the first one filled by what is likeliest, which comes to more, but later. */
-function fewEach(problem: Problem, limit: number, means: Means): Pick<FewEach, 'next'> | null {
-  const stock = stockWithin(problem, limit)
-  if (isBeside(means)) return areFewBeside(problem, stock) ? new LikeliestFirst(problem, limit, means) : null
-  return areFewEach(problem, stock) ? new FewEach(problem, limit, means) : null
-}
-
 const hardestFirst = (problem: Problem, limit: number, means: Means): HardestFirst | null =>
   HardestFirst.isFor(problem, stockWithin(problem, limit)) ? new HardestFirst(problem, limit, means) : null
 
@@ -133,7 +125,7 @@ class Cheaper {
   private fills = 0
   private readonly roomy: boolean
   /** Where there are few pieces in each sheet and something may be wasted, but not much; or nothing, however many there are. */
-  private readonly listing: Pick<FewEach, 'next'> | null
+  private readonly listing: Pick<Way, 'next'> | null
   /** That comes to it seldom: of rather many pieces a sheet searches beside the first have most of the turns for it. */
   private readonly seldom: boolean
   /** Nothing may be wasted. */

@@ -155,7 +155,7 @@ export class HardestFirst {
     const many = Math.max(1, Math.floor(count / FOR_EACH))
     let kept = 0
     for (let i = 0; i < order.length && kept < KEPT; i++) {
-      const chosen = likeliest(found, order, i, many, Infinity)
+      const chosen = likeliest(found, order, i, many, found.waste, Infinity)
       const covered = new Int32Array(found.words)
       for (const at of chosen) found.addTo(covered, at)
       const left = piecesIn(covered, begun.left.length, false).map((p) => begun.left[p]!)

@@ -15,6 +15,8 @@ export interface May {
   /** So much more each of its pieces may waste than it is worth, and all together, mm². */
   readonly each: Float64Array
   readonly base: number
+  /** So much a join counts as waste whose sides don't agree, beside what it wastes, mm². */
+  readonly fine: number
 }
 
 /**
@@ -160,11 +162,13 @@ export class FewBlocks {
     if (this.top === this.most || this.axis[j] === axis || (this.axis[i] === axis ? other[i]! : i) >= j) return
     const [takes, reaches] = axis === ALONG ? [this.l, this.w] : [this.w, this.l]
     const gap = reaches[i]! - reaches[j]!
-    const wasted = waste[i]! + waste[j]! + (gap < 0 ? -gap * takes[i]! : gap * takes[j]!)
+    const agree = Math.abs(gap) <= AGREE
+    const beside = (gap < 0 ? -gap * takes[i]! : gap * takes[j]!) + (agree ? 0 : may.fine)
+    const wasted = waste[i]! + waste[j]! + beside
     if (wasted > Math.min(may.waste, each[i]! + each[j]! + may.base)) return
     const long = takes[i]! + takes[j]!
     if (long > (axis === ALONG ? sheet.l : sheet.w) + SAME || meet(sets, i * words, sets, j * words, words)) return
-    const parts = this.parts[i]! + this.parts[j]! - Number(Math.abs(gap) <= AGREE)
+    const parts = this.parts[i]! + this.parts[j]! - Number(agree)
     if (parts > may.parts) return
     const wide = Math.max(reaches[i]!, reaches[j]!)
     const at = this.add(axis === ALONG ? long : wide, axis === ALONG ? wide : long, wasted, axis, i, j)

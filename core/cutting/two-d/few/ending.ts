@@ -70,7 +70,7 @@ export class Ending {
     course: Course,
   ): { laid: Lying[][] | null; ended: boolean } {
     const { sheet, means } = this
-    const sheets = { area: sheet.area, count, slack: slack + NOTHING }
+    const sheets = { area: sheet.area, count, slack: slack + NOTHING, times: pool.scope.times }
     const open: { chosen: readonly number[]; left: number[]; hope: number }[] = []
     const ended = new SetsOfSheets(pieces, pool, sheets, means).leavingOne(course, (set) => {
       const left = piecesIn(set.covered, pieces.length, false)
@@ -84,7 +84,7 @@ export class Ending {
     let lasts = 0
     for (const { chosen, left } of open) {
       const last = this.last(pieces, left)
-      const full = last && chosen.map((at) => this.lyingIn(pool.found, at, pieces))
+      const full = last && chosen.map((at) => this.lyingIn(pool, at, pieces))
       if (full?.every((lying) => lying !== null)) return { laid: [...full, last!], ended }
       lasts += 3 ** Math.min(0, left.length - FEW)
       if (lasts > LASTS || means.over()) break
@@ -102,8 +102,8 @@ export class Ending {
     )
   }
 
-  private lyingIn(found: Found, at: number, pieces: readonly Shape[]): Lying[] | null {
-    return lyingOf(heldIn(found, at, pieces.length), pieces, this.sheet, found.waste[at]!, this.means.over)
+  private lyingIn({ found, wasted }: Pool, at: number, pieces: readonly Shape[]): Lying[] | null {
+    return lyingOf(heldIn(found, at, pieces.length), pieces, this.sheet, wasted[at]!, this.means.over)
   }
 
   /** By all ways, but for such as waste much in a small part; then by blocks whose sides agree, which may waste it anywhere. */

@@ -21,16 +21,20 @@ export class FewEach {
   private readonly ending: Ending
   private course = COURSE
 
-  /** @param limit what the sheets may cost, mm² */
+  /**
+   * @param limit what the sheets may cost, mm²
+   * @param fine of a join whose sides don't agree, in parts of what a sheet wastes on average
+   */
   constructor(
     problem: Problem,
     limit: number,
     private readonly means: Means,
+    fine = 0,
   ) {
     this.all = equalSheetsOf(problem, limit)
     const { pieces, sheet } = this.all
     this.names = pieces.map((_, i) => i)
-    this.pool = poolOf(this.all)
+    this.pool = poolOf(this.all, fine)
     this.ending = new Ending(sheet, means)
   }
 
@@ -39,12 +43,17 @@ export class FewEach {
     return this.pool.found.top
   }
 
+  /** Whether it may come to something. */
+  get goes(): boolean {
+    return !this.pool.isVain
+  }
+
   /** @returns a plan with all pieces; null where this round came to none */
   next(): Layout | null {
     const { pieces, count, slack } = this.all
     if (slack < 0) return null
     this.pool.list(this.means)
-    if (this.pool.least > slack) return null
+    if (this.pool.least > this.pool.scope.times * slack) return null
     const { laid, ended } = this.ending.of(pieces, this.names, this.pool, count, slack, this.course)
     if (ended) this.course = wider(this.course)
     return laid && planOf(this.all, laid)

@@ -4,7 +4,7 @@ import type { Shape } from '../sheets'
 import type { Rectangle } from '../slicing/curves'
 import { exchange, meet, wordsFor } from '../plain/bits'
 import { ACROSS, ALONG } from '../plain/lying'
-import { FewBlocks, type May } from './blocks'
+import { AGREE, FewBlocks, type May } from './blocks'
 import { Sizes } from './sizes'
 
 /** The most blocks that are made. */
@@ -140,7 +140,8 @@ export class FullOfFew {
     const rest = this.limit - waste
     const lay = (last: number): void => {
       if (this.isSpent()) return
-      const wasted = l * w - blocks.l[last]! * blocks.w[last]! + blocks.waste[last]!
+      const [long, wide] = [blocks.l[last]!, blocks.w[last]!]
+      const wasted = blocks.waste[last]! + l * w - long * wide + this.fined(l - long) + this.fined(w - wide)
       if (wasted > rest || !this.isFree(last) || !this.goesOn()) return
       this.left -= TOLD
       this.turn(last)
@@ -175,7 +176,8 @@ export class FullOfFew {
         if (this.isSpent()) return
         if (blocks.axis[one] === now || (axis === now && one < block)) return
         const left = length - takes[one]!
-        const wasted = blocks.waste[one]! + (width - reaches[one]!) * takes[one]!
+        const gap = width - reaches[one]!
+        const wasted = blocks.waste[one]! + gap * takes[one]! + this.fined(gap)
         if (left < shortest || wasted > spare || !this.isFree(one)) return
         if (waste + wasted <= limit + (may.waste - limit) * Math.min(1, (left * width) / muchLeft)) at(one, now, wasted)
       }
@@ -194,6 +196,11 @@ export class FullOfFew {
     else this.fill(l, w - blocks.w[block]!, waste, axis, block, at)
     taken.pop()
     this.turn(block)
+  }
+
+  /** What counts as waste beside a gap of so many mm, mm². */
+  private fined(gap: number): number {
+    return gap > AGREE ? this.may.fine : 0
   }
 
   /** Whether no work is left: then not all are gone through. */

@@ -11,8 +11,12 @@ import { Ending, heldIn, lyingOf } from './ending'
 import { Pool, poolOf } from './pool'
 import { COURSE } from './sets'
 
-/** So often full sheets of all pieces are listed for what those are worth before it is begun with them, each time; so often in all. */
+/**
+ * So often full sheets of all pieces are listed for what those are worth before it is begun with them, each time; so often in all.
+ * Where joins are fined less does.
+ */
 const LISTED = 6
+const LISTED_FINED = 4
 const MOST_LISTED = 20
 
 /** It is begun with them anew in one of so many rounds, and where nothing waits; and in one of so many what waits is forgotten. */
@@ -57,21 +61,30 @@ export class LikeliestFirst {
   private readonly waiting = new Waiting<Begun>()
   private rounds = 0
 
-  /** @param limit what the sheets may cost, mm² */
+  /**
+   * @param limit what the sheets may cost, mm²
+   * @param fine of a join whose sides don't agree, in parts of what a sheet wastes on average
+   */
   constructor(
     problem: Problem,
     limit: number,
     private readonly means: Means,
+    private readonly fine = 0,
   ) {
     this.all = equalSheetsOf(problem, limit)
-    this.pool = poolOf(this.all)
+    this.pool = poolOf(this.all, fine)
     this.ending = new Ending(this.all.sheet, means)
+  }
+
+  /** Whether it may come to something. */
+  get goes(): boolean {
+    return !this.pool.isVain
   }
 
   /** @returns a plan with all pieces; null where this round came to none */
   next(): Layout | null {
     const { pieces, count, slack } = this.all
-    if (slack < 0) return null
+    if (slack < 0 || !this.goes) return null
     if (this.rounds % FORGET === 0) this.waiting.forget()
     let goesOn = false
     if (this.rounds++ % ANEW === 0) {
@@ -112,8 +125,9 @@ export class LikeliestFirst {
   }
 
   private listed(): Pool {
-    const { pool, means } = this
-    for (let [times, priced] = [0, 0]; times < MOST_LISTED && priced < LISTED && !means.over(); times++) {
+    const { pool, means, fine } = this
+    const listed = fine > 0 ? LISTED_FINED : LISTED
+    for (let [times, priced] = [0, 0]; times < MOST_LISTED && priced < listed && this.goes && !means.over(); times++) {
       pool.list(means)
       if (pool.isPriced) priced++
     }
@@ -122,7 +136,8 @@ export class LikeliestFirst {
 
   private listedAfter({ spare, before }: Begun, pieces: readonly Shape[], count: number): Pool {
     const { worth, pool: of, covered } = before!
-    const found = of.found.without(covered, piecesIn(covered, of.worth.length, false), spare)
+    const may = (at: number): boolean => of.wasted[at]! <= spare
+    const found = of.found.without(covered, piecesIn(covered, of.worth.length, false), may)
     const pool = new Pool(pieces, this.all.sheet, averageOf(spare, count), of.scope.ofRest(), { found, worth })
     pool.list(this.means)
     return pool
@@ -131,15 +146,15 @@ export class LikeliestFirst {
   /** Keeps the likeliest beginnings that go on from one. @param count sheets that it leaves */
   private keep(begun: Begun, pieces: readonly Shape[], pool: Pool, count: number): void {
     const { random, over } = this.means
-    const { found } = pool
+    const { found, scope } = pool
     const rank = pool.reduced.map((r) => r + CHANCE * pool.average * random())
     const order = Int32Array.from(rank, (_, i) => i).sort((a, b) => rank[a]! - rank[b]!)
     const many = Math.max(1, Math.floor(count / FOR_EACH))
     let kept = 0
     for (let i = 0; i < Math.min(LOOKED_AT, order.length) && kept < KEPT && !over(); i++) {
-      const chosen = likeliest(found, order, i, many, begun.spare)
+      const chosen = likeliest(found, order, i, many, pool.wasted, begun.spare)
       const next = this.after(begun, pieces, pool, count, chosen)
-      if (!next || next.rank > TOO_MUCH * averageOf(this.all.slack, this.all.count)) continue
+      if (!next || next.rank > TOO_MUCH * scope.times * averageOf(this.all.slack, this.all.count)) continue
       kept++
       this.waiting.add(count - chosen.length, next)
     }
@@ -153,22 +168,22 @@ export class LikeliestFirst {
     count: number,
     chosen: readonly number[],
   ): Begun | null {
-    const { found } = pool
+    const { found, wasted, scope } = pool
     const covered = new Int32Array(found.words)
     for (const at of chosen) found.addTo(covered, at)
     const rest = piecesIn(covered, pieces.length, false)
     const left = rest.map((p) => begun.left[p]!)
-    const spare = chosen.reduce((sum, at) => sum - found.waste[at]!, begun.spare)
+    const spare = chosen.reduce((sum, at) => sum - wasted[at]!, begun.spare)
     if (spare < 0 || !this.waiting.isNew(left)) return null
     const worth = Float64Array.from(rest, (p) => pool.worth[p]!)
-    const going = found.without(covered, rest, spare)
+    const going = found.without(covered, rest, (at) => wasted[at]! <= spare)
     const all = Int32Array.from({ length: going.top }, (_, i) => i)
-    priceAgain(going, holdingOf(going), all, worth, averageOf(spare, count - chosen.length))
+    priceAgain(going, holdingOf(going), all, worth, scope.times * averageOf(spare, count - chosen.length))
     const full = chosen.map((at) => ({
       held: heldIn(found, at, pieces.length).map((p) => begun.left[p]!),
-      waste: found.waste[at]!,
+      waste: wasted[at]!,
     }))
-    const rank = worth.reduce((sum, value) => sum + value, 0) - spare
+    const rank = worth.reduce((sum, value) => sum + value, 0) - scope.times * spare
     return { full: [...begun.full, ...full], left, spare, rank, before: { worth, pool, covered } }
   }
 }

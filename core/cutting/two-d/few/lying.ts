@@ -54,7 +54,7 @@ function lyingIn(
   { blocks, over }: Pick<Effort, 'blocks' | 'over'>,
 ): Lying[] | null {
   const worth = new Float64Array(pieces.length)
-  const may = { parts, waste: waste + ABOUT, each: worth, base: Infinity }
+  const may = { parts, waste: waste + ABOUT, each: worth, base: Infinity, fine: 0 }
   const full = new FullOfFew(pieces, worth, sheet, may.waste, may)
   let way: Way | null = null
   full.all({ blocks, depth: DEEPEST, over: () => way !== null || over() }, (set, _, how) => {

@@ -6,12 +6,16 @@ import type { Shape, Sheet } from '../sheets'
 import { areRatherMany } from './are-few'
 import { FullOfFew } from './full'
 import { Scope, type Outcome } from './scope'
-import { holdingOf, price, reducedOf } from '../plain/prices'
+import { holdingOf, price, reducedOf, type Holding } from '../plain/prices'
 
 /** So many full sheets are kept at most, those that waste least; and with each piece so many all the same. */
 const KEPT = 30_000
 const ROOM = 40_000
 const WITH_EACH = 200
+
+/** Fines tell nothing where after so many lists no more than so many full sheets are known. */
+const SOON = 6
+const NEXT_TO_NONE = 100
 
 /** What is known of full sheets of some pieces from those of more: which there are, and what each piece is worth, mm². */
 export interface Before {
@@ -21,7 +25,8 @@ export interface Before {
 
 /**
  * Full sheets of few pieces. Each time it is told anew what pieces are worth by those that are known, and such are listed that waste
- * little beyond it: so others come to light that hold what is hard to place (as columns are made by Gilmore and Gomory).
+ * little beyond it: so others come to light that hold what is hard to place (as columns are made by Gilmore and Gomory). Where joins
+ * are fined a sheet costs more than it wastes, and all that is told of what full sheets waste and of what pieces are worth is told with the fines.
  */
 export class Pool {
   found: Found
@@ -31,21 +36,31 @@ export class Pool {
   least = Infinity
   /** What each piece is worth, mm². */
   readonly worth: Float64Array
+  /** What a sheet costs on average, mm²: what it wastes, and fines. */
+  readonly average: number
+  private lists = 0
+  private withoutFines: Float64Array = new Float64Array()
 
   /**
+   * @param each what a sheet wastes on average, mm²
    * @param scope how far it goes
    * @param before of what the pieces are the rest, if they are
    */
   constructor(
     private readonly pieces: readonly Shape[],
     private readonly sheet: Sheet,
-    /** What a sheet wastes on average, mm². */
-    readonly average: number,
+    private readonly each: number,
     readonly scope = new Scope(),
     before?: Before,
   ) {
+    this.average = scope.times * each
     this.found = before?.found ?? new Found(wordsFor(pieces.length))
     this.worth = before?.worth.slice() ?? new Float64Array(pieces.length)
+  }
+
+  /** What each of those found wastes, without fines, mm². */
+  get wasted(): Float64Array {
+    return this.scope.times > 1 ? this.withoutFines : this.found.waste
   }
 
   /** Whether something is known of what pieces are worth. */
@@ -53,8 +68,14 @@ export class Pool {
     return !this.scope.begins
   }
 
+  /** Whether joins are fined though hardly any full sheet has few that are. */
+  get isVain(): boolean {
+    return this.scope.times > 1 && this.lists >= SOON && this.found.top < NEXT_TO_NONE
+  }
+
   /** Lists more of them, in an order by chance. */
   list(means: Pick<Means, 'over' | 'random'>): void {
+    this.lists++
     const before = this.found.top
     const { spare, blocks } = this.lay(means)
     this.scope.learn({ spare, blocks, before, found: this.found.top })
@@ -91,16 +112,24 @@ export class Pool {
 
   /** Sets the prices anew, such that all pieces together are worth what is to be wasted. */
   private setPrices(): void {
-    const { worth, pieces, average, sheet } = this
+    const { worth, pieces, average, each, sheet } = this
     if (this.found.top > ROOM) this.keepBest()
     const holding = holdingOf(this.found)
     price(this.found, holding, worth, average)
     const area = this.areaOfAll
-    const slack = (area / (sheet.area - average)) * average
+    const slack = (area / (sheet.area - each)) * average
     this.least = worth.reduce((sum, value) => sum + value, 0)
     const more = (slack - this.least) / area
     for (let p = 0; p < worth.length; p++) worth[p]! += more * pieces[p]!.area
     this.reduced = reducedOf(this.found, holding, worth)
+    if (this.scope.times > 1) this.withoutFines = this.wastedBy(holding)
+  }
+
+  private wastedBy({ first, pieces: held }: Holding): Float64Array {
+    const { pieces, sheet } = this
+    return Float64Array.from({ length: this.found.top }, (_, at) =>
+      held.subarray(first[at], first[at + 1]).reduce((rest, p) => rest - pieces[p]!.area, sheet.area),
+    )
   }
 
   private keepBest(): void {
@@ -120,6 +149,6 @@ export class Pool {
   }
 }
 
-/** Full sheets of all pieces, of which nothing is known yet. */
-export const poolOf = ({ pieces, sheet, slack, count }: EqualSheets): Pool =>
-  new Pool(pieces, sheet, averageOf(slack, count), new Scope(areRatherMany(pieces.length, count)))
+/** Full sheets of all pieces, of which nothing is known yet. @param fine of a join, as `Scope` has it */
+export const poolOf = ({ pieces, sheet, slack, count }: EqualSheets, fine = 0): Pool =>
+  new Pool(pieces, sheet, averageOf(slack, count), new Scope(areRatherMany(pieces.length, count), fine))

@@ -7,6 +7,7 @@ import type { May } from './blocks'
  * waste next to nothing.
  */
 const FIRST = 0.2
+const FIRST_FINED = 0.7
 const ENOUGH = 2000
 const LAST = 1.5
 const LEAST = 0.05
@@ -51,6 +52,13 @@ const LAID = 200_000
 const LAID_OF_MANY = 800_000
 const PART_OF_REST = 0.25
 
+/**
+ * Where sides agree more often than by chance a join whose sides don't is fined: it counts as such a part of what a sheet wastes on average,
+ * beside what it wastes. Of so many joins that are fined a sheet costs as much with fines as is reckoned with.
+ */
+export const FINE = 0.2
+const JOINS = 4
+
 /** What came of a list. */
 export interface Outcome {
   /** The part of the work that was to spare; 0 where not all were listed that may be. */
@@ -69,24 +77,34 @@ export class Scope {
   depth = SHALLOWEST
   /** How many blocks are laid each time. */
   laid: number
-  private most = FIRST
+  private most: number
+  /** So many times as much as it wastes a sheet costs with fines, on average. */
+  readonly times: number
   private wide = 1
   private parts = FEWEST
 
-  /** @param areMany whether there are rather many pieces in a sheet */
-  constructor(private readonly areMany = false) {
+  /**
+   * @param areMany whether there are rather many pieces in a sheet
+   * @param fine of a join whose sides don't agree, in parts of what a sheet wastes on average
+   */
+  constructor(
+    private readonly areMany = false,
+    private readonly fine = 0,
+  ) {
+    this.times = 1 + JOINS * fine
+    this.most = fine > 0 ? FIRST_FINED : FIRST
     this.laid = areMany ? LAID_OF_MANY : LAID
   }
 
   /** For what is left of a heap, of which it is known what pieces are worth. */
   ofRest(): Scope {
-    const rest = new Scope(this.areMany)
+    const rest = new Scope(this.areMany, this.fine)
     ;[rest.begins, rest.most, rest.laid] = [false, OF_REST, this.laid * PART_OF_REST]
     ;[rest.depth, rest.wide, rest.parts] = [this.depth, this.wide, this.parts]
     return rest
   }
 
-  /** What a full sheet may waste beyond what its pieces are worth, mm². @param average what a sheet wastes on average, mm² */
+  /** What a full sheet may cost beyond what its pieces are worth, mm². @param average what a sheet costs on average, mm² */
   limit(average: number): number {
     return this.most * average
   }
@@ -94,7 +112,7 @@ export class Scope {
   /**
    * What blocks may be.
    * @param worth of each piece, mm²
-   * @param average what a sheet wastes on average, mm², @param area of it, mm²
+   * @param average what a sheet costs on average, mm², @param area of it, mm²
    */
   may(pieces: readonly Shape[], worth: Float64Array, average: number, area: number): May {
     const { wide, parts, begins } = this
@@ -103,6 +121,7 @@ export class Scope {
       waste: this.limit(average) + (begins ? 0 : IN_BLOCKS * average),
       each: worth.map((value, p) => wide * Math.max(value, (pieces[p]!.area * average) / area) - value),
       base: BASE * wide * average,
+      fine: (this.fine * average) / this.times,
     }
   }
 

@@ -17,12 +17,15 @@ export interface Sheets {
   readonly area: number
   readonly count: number
   readonly slack: number
+  /** So many times as much as they waste they cost with fines, on average. */
+  readonly times: number
 }
 
-/** Full sheets, what each wastes beyond what its pieces are worth, and what those are, mm². */
+/** Full sheets, what each costs beyond what its pieces are worth, what it wastes, and what those are worth, mm². */
 export interface Listed {
   readonly found: Found
   readonly reduced: Float64Array
+  readonly wasted: Float64Array
   readonly worth: Float64Array
 }
 
@@ -52,13 +55,16 @@ const MATCHED = 3
  * hold of those that go with the ones chosen is given one of them (after D. E. Knuth, Dancing links, 2000), or is left for the
  * last. With each one chosen it is told anew what the pieces left are worth: where that is more than may be wasted no plan can be
  * made of them, and a sheet that wastes more beyond it than is left to be wasted is in none (as columns are fixed by what they
- * cost).
+ * cost). That is so where the sheet that is left is listed as well. Where all are gone through with work to spare it is done once more
+ * for one that isn't, of which it is only told that it takes what is worth most, as much as there is room for.
  */
 export class SetsOfSheets {
   private readonly areas: Float64Array
   private readonly holding: Holding
   private readonly chosen: number[] = []
   private work = 0
+  /** Whether the sheet that is left is thought to be one of those listed: it need not be. */
+  private isLastListed = true
 
   constructor(
     pieces: readonly Shape[],
@@ -73,15 +79,19 @@ export class SetsOfSheets {
   /**
    * Each time in another order.
    * @param at is told each set; with true all ends
-   * @returns whether it came to its end by itself, though not all may have been tried
+   * @returns whether it came to its end by itself, as if the last were listed, though not all may have been tried
    */
   leavingOne(course: Course, at: (open: Open) => boolean): boolean {
     const { found, reduced, worth } = this.listed
     const order = Int32Array.from({ length: found.top }, (_, i) => i).sort((a, b) => reduced[a]! - reduced[b]!)
     this.work = course.work
     const some = order.slice(0, course.from)
-    const isFound = this.choose(some, new Int32Array(found.words), this.sheets.slack, worth, course, at)
-    return !isFound && this.work > 0
+    const goThrough = (): boolean =>
+      this.choose(some, new Int32Array(found.words), this.sheets.slack, worth, course, at)
+    this.isLastListed = true
+    if (goThrough() || this.work <= 0) return false
+    this.isLastListed = false
+    return !goThrough()
   }
 
   /**
@@ -97,7 +107,7 @@ export class SetsOfSheets {
     at: (open: Open) => boolean,
   ): boolean {
     const { chosen, sheets } = this
-    const { found } = this.listed
+    const { found, wasted } = this.listed
     if (this.isOver()) return false
     if (chosen.length === sheets.count - 1) return at({ covered, chosen: [...chosen] })
     const worth = from.slice()
@@ -106,7 +116,7 @@ export class SetsOfSheets {
     if (rarest < 0) return false
     let tries = chosen.length === 0 ? Infinity : course.tried
     for (const next of this.holders(rarest, some, reduced)) {
-      const left = spare - found.waste[next]!
+      const left = spare - wasted[next]!
       if (left < 0) continue
       if (tries-- <= 0) break
       const now = covered.slice()
@@ -146,17 +156,31 @@ export class SetsOfSheets {
     const beyondOf = (i: number): [number, number] => [i, beyondWorth(found, holding, i, worth)]
     if (sheets.count - chosen.length <= 2) return { some: going, reduced: new Map(Array.from(going, beyondOf)) }
     this.work -= PRICED * going.length
-    const wasted = priceAgain(found, holding, going, worth, sheets.slack / sheets.count)
-    const room = spare - worth.reduce((sum, value) => sum + value, 0)
+    const wasted = priceAgain(found, holding, going, worth, (sheets.times * sheets.slack) / sheets.count)
+    const last = this.isLastListed ? 0 : this.dearest(worth)
+    const room = sheets.times * spare - worth.reduce((sum, value) => sum + value, 0) + last
     const reduced = new Map<number, number>()
     if (room >= 0) going.forEach((i, k) => wasted[k]! <= room && reduced.set(i, wasted[k]!))
     return { some: Int32Array.from(reduced.keys()), reduced }
   }
 
+  /** What the pieces are worth, mm², that are worth most for their area, as many as a sheet has room for. */
+  private dearest(worth: Float64Array): number {
+    const { areas, sheets } = this
+    const order = Int32Array.from(worth, (_, p) => p).sort((a, b) => worth[b]! / areas[b]! - worth[a]! / areas[a]!)
+    let [sum, room] = [0, sheets.area]
+    for (const p of order) {
+      if (worth[p]! <= 0 || room <= 0) break
+      sum += worth[p]! * Math.min(1, room / areas[p]!)
+      room -= areas[p]!
+    }
+    return sum
+  }
+
   /** Those that hold a piece, what wastes least beyond what its pieces are worth first, but for some chance. */
   private holders(piece: number, some: Int32Array, reduced: ReadonlyMap<number, number>): Int32Array {
     const { sheets, means } = this
-    const chance = (CHANCE * sheets.slack) / sheets.count
+    const chance = (CHANCE * sheets.times * sheets.slack) / sheets.count
     const keys = new Map<number, number>()
     for (const i of some) if (this.listed.found.holds(i, piece)) keys.set(i, reduced.get(i)! + chance * means.random())
     return Int32Array.from(keys.keys()).sort((a, b) => keys.get(a)! - keys.get(b)!)
@@ -164,10 +188,10 @@ export class SetsOfSheets {
 
   /** Sheets that go with one more. */
   private goingWith(one: number, some: Int32Array, spare: number): Int32Array {
-    const { found } = this.listed
+    const { found, wasted } = this.listed
     if (this.chosen.length + 2 >= this.sheets.count) return new Int32Array()
     this.work -= MATCHED * some.length
-    return some.filter((other) => found.waste[other]! <= spare && !found.meet(one, other))
+    return some.filter((other) => wasted[other]! <= spare && !found.meet(one, other))
   }
 
   /** The piece not covered that the fewest sheets hold, but one at least; -1 if there is none, or more than a sheet is in no other. */

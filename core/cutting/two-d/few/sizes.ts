@@ -13,13 +13,12 @@ export class Sizes {
   /** Where the blocks of each cell begin: all cells of a row one after the other, so that neighbours in it lie together. */
   private readonly first: Int32Array
   private readonly blocks: Int32Array
+  /** What each of those takes and how far it reaches, as they lie there: so they are read one after the other. */
+  private readonly takes: Float64Array
+  private readonly reaches: Float64Array
 
   /** @param some the blocks, @param along what each takes, @param across how far it reaches, mm */
-  constructor(
-    some: Int32Array,
-    private readonly along: Float64Array,
-    private readonly across: Float64Array,
-  ) {
+  constructor(some: Int32Array, along: Float64Array, across: Float64Array) {
     let [long, wide, short] = [0, 0, Infinity]
     for (const i of some) {
       long = Math.max(long, along[i]!)
@@ -35,7 +34,14 @@ export class Sizes {
     for (let c = 1; c < this.first.length; c++) this.first[c]! += this.first[c - 1]!
     const next = this.first.slice()
     this.blocks = new Int32Array(some.length)
-    for (const i of some) this.blocks[next[cell(i)]!++] = i
+    this.takes = new Float64Array(some.length)
+    this.reaches = new Float64Array(some.length)
+    for (const i of some) {
+      const at = next[cell(i)]!++
+      this.blocks[at] = i
+      this.takes[at] = along[i]!
+      this.reaches[at] = across[i]!
+    }
   }
 
   /**
@@ -44,7 +50,7 @@ export class Sizes {
    * @param at is told each
    */
   reaching(length: number, width: number, waste: number, at: (block: number) => void): void {
-    const { first, blocks, columns, along, across } = this
+    const { first, blocks, columns } = this
     const last = Math.min(columns - 1, Math.floor(width / REACHES))
     const end = Math.min(this.rows - 1, Math.floor(length / TAKES))
     for (let row = this.firstRow; row <= end; row++) {
@@ -53,17 +59,16 @@ export class Sizes {
       if (column > last) continue
       const until = first[row * columns + last + 1]!
       for (let i = first[row * columns + column]!; i < until; i++) {
-        const block = blocks[i]!
-        const takes = along[block]!
-        const reaches = across[block]!
-        if (takes <= length && reaches <= width && (width - reaches) * takes <= waste) at(block)
+        const takes = this.takes[i]!
+        const reaches = this.reaches[i]!
+        if (takes <= length && reaches <= width && (width - reaches) * takes <= waste) at(blocks[i]!)
       }
     }
   }
 
   /** Blocks that fill a rectangle, with no more wasted beside them. */
   filling(length: number, width: number, waste: number, at: (block: number) => void): void {
-    const { first, blocks, columns, along, across } = this
+    const { first, blocks, columns } = this
     const least = length * width - waste
     const last = Math.min(columns - 1, Math.floor(width / REACHES))
     const begin = Math.max(this.firstRow, Math.floor(least / width / TAKES))
@@ -72,10 +77,9 @@ export class Sizes {
       if (column > last) break
       const until = first[row * columns + last + 1]!
       for (let i = first[row * columns + column]!; i < until; i++) {
-        const block = blocks[i]!
-        const takes = along[block]!
-        const reaches = across[block]!
-        if (takes <= length && reaches <= width && takes * reaches >= least) at(block)
+        const takes = this.takes[i]!
+        const reaches = this.reaches[i]!
+        if (takes <= length && reaches <= width && takes * reaches >= least) at(blocks[i]!)
       }
     }
   }

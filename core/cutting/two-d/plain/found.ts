@@ -62,17 +62,16 @@ export class Found {
   }
 
   /**
-   * Those that hold no piece of a set and waste no more than so much, of the pieces that are left: each is known by its place among
-   * those.
-   * @param left the pieces that the set has not, the least first, @param most mm²
+   * Those that hold no piece of a set, of the pieces that are left: each is known by its place among those.
+   * @param left the pieces that the set has not, the least first, @param may which of them may be, by their numbers
    */
-  without(set: Int32Array, left: readonly number[], most: number): Found {
+  without(set: Int32Array, left: readonly number[], may: (at: number) => boolean): Found {
     const { words, sets, waste } = this
     const place = new Int32Array(32 * words)
     left.forEach((piece, at) => (place[piece] = at))
     const rest = new Found(wordsFor(left.length))
     for (let i = 0; i < this.top; i++) {
-      if (waste[i]! > most || meet(sets, i * words, set, 0, words)) continue
+      if (!may(i) || meet(sets, i * words, set, 0, words)) continue
       const held = new Int32Array(rest.words)
       eachIn(sets, i * words, words, (piece) => {
         const at = place[piece]!
