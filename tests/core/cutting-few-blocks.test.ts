@@ -84,6 +84,29 @@ describe('blocks of few pieces', () => {
     }
   })
 
+  it('waste so much more for each join whose sides don\u2019t agree, where those are fined', () => {
+    const fine = 5000
+    const pieces = shrunk(5, [SHEET], 8, 6, false)
+    const build = (fined: number): FewBlocks => {
+      const blocks = new FewBlocks(SHEET, 1, 100_000)
+      blocks.build(pieces, new Float64Array(8), { ...mayWaste(30_000, 8), fine: fined })
+      return blocks
+    }
+    const blocks = build(fine)
+    let [some, without] = [0, 0]
+    heldBy(blocks, 8).forEach((held, i) => {
+      const wasted = blocks.l[i]! * blocks.w[i]! - held.reduce((sum, p) => sum + pieces[p]!.area, 0)
+      // of more pieces than parts each join with one part less agrees
+      expect(blocks.waste[i]).toBeCloseTo(wasted + fine * (blocks.parts[i]! - 1), 3)
+      expect(blocks.waste[i]).toBeLessThanOrEqual(30_000)
+      if (blocks.parts[i]! > 1) some++
+      else without++
+    })
+    expect(Math.min(some, without)).toBeGreaterThan(5)
+    // what wastes too much with fines isn't made
+    expect(build(0).top).toBeGreaterThan(blocks.top)
+  })
+
   it('are no more than may be made', () => {
     const blocks = new FewBlocks(SHEET, 1, 5)
     const six = new Array<Shape>(6).fill(shapeOf(100, 100, false))

@@ -2,12 +2,12 @@ import { describe, expect, it } from 'vitest'
 import { randomFrom } from '#core/cutting/random'
 import { AllWays } from '#core/cutting/two-d/all-ways'
 import { piecesIn } from '#core/cutting/two-d/plain/bits'
-import type { FullOfFew } from '#core/cutting/two-d/few/full'
 import { lyingFull, lyingQuickly } from '#core/cutting/two-d/few/lying'
-import { sidesAgree } from '#core/cutting/two-d/few/sides'
+import { FullOfFew } from '#core/cutting/two-d/few/full'
+import { sidesAgree, sidesTell } from '#core/cutting/two-d/few/sides'
 import { sameTogether, type Shape } from '#core/cutting/two-d/sheets'
 import { faultsOf, SHEET, shapeOf, shrunk } from './cut-problems'
-import { ALL, fullOf, setsOf } from './few-sheets'
+import { ALL, fullOf, mayWaste, setsOf } from './few-sheets'
 
 describe('full sheets of few pieces', () => {
   it('are found however a sheet was cut into six, among others, and lie as they are told', () => {
@@ -45,6 +45,39 @@ describe('full sheets of few pieces', () => {
     let asked = 0
     expect(lyingFull(loose, SHEET, waste, () => ++asked > 20)).toBeNull()
     expect(asked).toBeGreaterThan(20)
+  })
+
+  it('waste more where joins are fined, but for such as agree', () => {
+    /** The least that a sheet of three pieces wastes, with a fine of so much and without. */
+    const least = (pieces: readonly Shape[], fine: number): number => {
+      const may = { ...mayWaste(400_000, 3), fine }
+      let waste = Infinity
+      new FullOfFew(pieces, new Float64Array(3), SHEET, 400_000, may).all(ALL, (set, wasted) => {
+        if (piecesIn(set, 3, false).length === 0) waste = Math.min(waste, wasted)
+      })
+      return waste
+    }
+    const [left, upper] = [shapeOf(1000, 1220, false), shapeOf(1440, 600, false)]
+    const whole = [left, upper, shapeOf(1440, 620, false)]
+    expect([least(whole, 0), least(whole, 1000)]).toEqual([expect.closeTo(0, 1), expect.closeTo(0, 1)])
+    // one that is 30 too short: its join with the other doesn't agree
+    const short = [left, upper, shapeOf(1410, 620, false)]
+    expect(least(short, 1000) - least(short, 0)).toBeCloseTo(1000, 1)
+    // and one too narrow besides: nor does that end at the edge of the sheet, or beside the first
+    const narrow = [left, upper, shapeOf(1410, 600, false)]
+    expect(least(narrow, 1000) - least(narrow, 0)).toBeCloseTo(2000, 1)
+  })
+
+  it('have sides that tell where those agree far more often than by chance', () => {
+    const cut = (grid: number, by: number): Shape[] =>
+      shrunk(7, [SHEET, SHEET, SHEET], 14, 0, true).map(({ l, w }, i) =>
+        shapeOf(Math.round(l / grid) * grid - ((i * 0.7) % by), Math.round(w / grid) * grid - ((i * 1.1) % by), true),
+      )
+    expect(sidesTell(cut(1, 0.01))).toBe(true)
+    // of such as are multiples of ten, and where each shrank
+    expect(sidesTell(cut(10, 0.01))).toBe(false)
+    expect(sidesTell(cut(1, 12))).toBe(false)
+    expect(sidesTell([shapeOf(300, 200, false)])).toBe(false)
   })
 
   it('have sides that agree where they were cut from one, and not where each shrank', () => {

@@ -4,6 +4,7 @@ import { FewBlocks } from '#core/cutting/two-d/few/blocks'
 import { FullOfFew } from '#core/cutting/two-d/few/full'
 import { lyingFull } from '#core/cutting/two-d/few/lying'
 import { Pool } from '#core/cutting/two-d/few/pool'
+import { Scope } from '#core/cutting/two-d/few/scope'
 import { holdingOf, price, reducedOf } from '#core/cutting/two-d/plain/prices'
 import { piecesIn } from '#core/cutting/two-d/plain/bits'
 import { Found } from '#core/cutting/two-d/plain/found'
@@ -136,6 +137,48 @@ describe('what pieces are worth', () => {
     // what is told of a list that was broken off is not gone by
     pool.list({ ...means, over: () => true })
     expect(pool.least).toBe(Infinity)
+  })
+
+  it('is told with fines where joins are fined, beside what sheets waste', () => {
+    const { problem } = posed(panelsOfSeveralSheets(66920))
+    const pieces = problem.pieces.map((p) => problem.shapes[p]!)
+    const sheet = problem.sheets[0]!
+    const each = (10 * sheet.area - areaOfAll(problem)) / 10
+    const pool = new Pool(pieces, sheet, each, new Scope(true, 0.2))
+    expect(pool.average).toBeCloseTo(1.8 * each, 6)
+    for (let i = 0; i < 4; i++) pool.list(meansOf(1))
+    const { found, wasted } = pool
+    expect(found.top).toBeGreaterThan(1000)
+    expect(wasted).toHaveLength(found.top)
+    let fined = 0
+    for (let i = 0; i < found.top; i++) {
+      const held = piecesIn(found.sets.subarray(i * found.words, (i + 1) * found.words), pieces.length, true)
+      expect(wasted[i]).toBeCloseTo(
+        held.reduce((rest, p) => rest - pieces[p]!.area, sheet.area),
+        3,
+      )
+      // by whole fines
+      const fines = (found.waste[i]! - wasted[i]!) / (0.2 * each)
+      expect(Math.abs(fines - Math.round(fines))).toBeLessThan(1e-5)
+      if (fines > 0.5) fined++
+    }
+    expect(fined).toBeGreaterThan(0.5 * found.top)
+    expect(pool.isVain).toBe(false)
+  })
+
+  it('is told with fines in vain where no side agrees', () => {
+    const problem = problemOf(3, 6, 13, 30, true)
+    const pieces = problem.pieces.map((p) => problem.shapes[p]!)
+    const sheet = problem.sheets[0]!
+    const each = (6 * sheet.area - areaOfAll(problem)) / 60
+    const [plain, fined] = [new Scope(true), new Scope(true, 0.2)].map((scope) => new Pool(pieces, sheet, each, scope))
+    const lists = (pool: Pool | undefined): boolean[] =>
+      Array.from({ length: 7 }, () => {
+        pool!.list(meansOf(1))
+        return pool!.isVain
+      })
+    expect(lists(fined).at(-1)).toBe(true)
+    expect(lists(plain)).not.toContain(true)
   })
 
   it('is told by the best of very many, and some with each piece', () => {

@@ -46,6 +46,14 @@ describe('how far full sheets of few pieces are listed', () => {
     expect(times).toBeLessThan(10)
   })
 
+  it('is further at first where joins are fined, with as much more to cost', () => {
+    const [plain, fined] = [new Scope(false, 0), new Scope(false, 0.25)]
+    expect([plain.times, fined.times]).toEqual([1, 2])
+    expect(fined.limit(1)).toBeGreaterThan(2 * plain.limit(1))
+    // a quarter of what a sheet wastes, which is half of what it costs
+    expect([mayOf(plain).fine, mayOf(fined).fine, mayOf(fined.ofRest()).fine]).toEqual([0, 1250, 1250])
+  })
+
   it('is further each time beyond what pieces are worth, and less far where not all was listed', () => {
     const scope = begun()
     scope.learn(ALL_NEW)

@@ -99,6 +99,30 @@ describe('sets of full sheets', () => {
   })
 })
 
+describe('sets of full sheets that leave one', () => {
+  it('are found where that is none of those listed, whatever its pieces are thought to be worth', () => {
+    const found = of([[0, 1], 5], [[2, 3], 5])
+    const worth = Float64Array.of(0, 0, 0, 0, 8, 8)
+    expect(chosenOf(found, 3, 2, 11, COURSE, worth).sets).toEqual(new Set(['0,1']))
+    // but pieces for which there is no room in it may not be worth more than may be wasted
+    expect(chosenOf(of([[0, 1], 5], [[2, 3], 5], [[4, 5], 5]), 3, 2, 11, COURSE, worth).sets).toEqual(
+      new Set(['0,1', '0,2', '1,2']),
+    )
+  })
+
+  it('may waste no more than is told without fines', () => {
+    const found = of([[0, 1], 50], [[0, 2], 60], [[1, 2], 70])
+    const listed = { found, reduced: Float64Array.of(50, 60, 70), wasted: Float64Array.of(5, 9, 2), worth: new Float64Array(4) } // prettier-ignore
+    const sets: number[] = []
+    const sheets = { area: 20_000, count: 2, slack: 6, times: 10 }
+    new SetsOfSheets(pieces.slice(0, 4), listed, sheets, meansOf(1)).leavingOne(COURSE, ({ chosen }) => {
+      sets.push(...chosen)
+      return false
+    })
+    expect(new Set(sets)).toEqual(new Set([0, 2]))
+  })
+})
+
 describe('full sheets of what some leave', () => {
   it('hold none of what those do, waste no more than they may and are known by the pieces left', () => {
     const found = of([[0, 39], 1], [[31, 32], 2], [[33, 38], 3], [[32, 33], 1], [[1, 2], 9])
