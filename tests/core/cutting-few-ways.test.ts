@@ -2,13 +2,13 @@ import { describe, expect, it } from 'vitest'
 import { FewEach } from '#core/cutting/two-d/few/few-each'
 import { LikeliestFirst } from '#core/cutting/two-d/few/likeliest-first'
 import { FINE } from '#core/cutting/two-d/few/scope'
-import { ByTurns, fewEach, type Way } from '#core/cutting/two-d/few/ways'
+import { ByTurns, fewEach, type InRounds } from '#core/cutting/two-d/few/ways'
 import { panelsOfSeveralSheets, type Known } from './cut-instances'
 import { panelsCutOtherwise } from './cut-otherwise'
 import { faultsOf, meansOf, posed, problemOf } from './cut-problems'
 
 /** A way that comes to nothing, and is worth going on with so often. */
-function vain(often: number): Way & { asked: number } {
+function vain(often: number): InRounds & { asked: number } {
   return {
     asked: 0,
     get goes() {
@@ -24,7 +24,7 @@ function vain(often: number): Way & { asked: number } {
 describe('ways to fill sheets of few pieces', () => {
   /** In so many rounds without fault and within the limit. */
   const comesOut = (
-    way: (posing: ReturnType<typeof posed>) => Pick<Way, 'next'>,
+    way: (posing: ReturnType<typeof posed>) => Pick<InRounds, 'next'>,
     known: Known,
     rounds: number,
   ): void => {

@@ -7,7 +7,7 @@ import { layoutOf, outOfBlocks, type Layout } from './layout'
 import { Refill } from './refill'
 import { HardestFirst } from './exact/hardest-first'
 import { areRatherMany } from './few/are-few'
-import { fewEach, type Way } from './few/ways'
+import { fewEach, type InRounds } from './few/ways'
 import { firstPlan, LimitSearch, PATIENT, QUICK } from './search'
 import { OneByOne } from './one-by-one'
 import { inSpanningRows } from './rows'
@@ -125,7 +125,7 @@ class Cheaper {
   private fills = 0
   private readonly roomy: boolean
   /** Where there are few pieces in each sheet and something may be wasted, but not much; or nothing, however many there are. */
-  private readonly listing: Pick<Way, 'next'> | null
+  private readonly listing: Pick<InRounds, 'next'> | null
   /** That comes to it seldom: of rather many pieces a sheet searches beside the first have most of the turns for it. */
   private readonly seldom: boolean
   /** Nothing may be wasted. */

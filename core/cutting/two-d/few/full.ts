@@ -41,7 +41,10 @@ const LEAST_EACH = 500
 /** A full sheet that is told counts as so many blocks: of very many, as long as little is known of what pieces are worth, some do. */
 const TOLD = 20
 
-/** One that is looked at, for it might go in by its size, counts as such a part of a block: mostly ten are looked at for one that is laid, but at times a thousand. */
+/**
+ * One that is looked at, for it might go in by its size, counts as such a part of a block: mostly ten are looked at for one that is
+ * laid, but at times five hundred.
+ */
 const LOOKED_AT = 0.004
 
 /** How far it goes. */

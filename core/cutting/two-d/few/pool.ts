@@ -25,8 +25,8 @@ export interface Before {
 
 /**
  * Full sheets of few pieces. Each time it is told anew what pieces are worth by those that are known, and such are listed that waste
- * little beyond it: so others come to light that hold what is hard to place (as columns are made by Gilmore and Gomory). Where joins
- * are fined a sheet costs more than it wastes, and all that is told of what full sheets waste and of what pieces are worth is told with the fines.
+ * little beyond it: so others come to light that hold what is hard to place (as columns are made by Gilmore and Gomory).
+ * Where joins are fined a sheet costs more than it wastes: what full sheets waste and what pieces are worth is told with the fines.
  */
 export class Pool {
   found: Found

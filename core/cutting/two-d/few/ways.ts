@@ -7,8 +7,8 @@ import { LikeliestFirst } from './likeliest-first'
 import { FINE } from './scope'
 import { sidesTell } from './sides'
 
-/** A way to fill sheets. */
-export interface Way {
+/** A way to fill sheets, in rounds. */
+export interface InRounds {
   /** Whether it may come to something. */
   readonly goes: boolean
   /** @returns a plan with all pieces; null where this round came to none */
@@ -16,10 +16,10 @@ export interface Way {
 }
 
 /** Ways that are gone on with one after the other, as long as they may come to something. */
-export class ByTurns implements Pick<Way, 'next'> {
+export class ByTurns implements Pick<InRounds, 'next'> {
   private turn = 0
 
-  constructor(private readonly ways: readonly Way[]) {}
+  constructor(private readonly ways: readonly InRounds[]) {}
 
   next(): Layout | null {
     const { ways } = this
@@ -38,7 +38,7 @@ export class ByTurns implements Pick<Way, 'next'> {
  * @param limit what the sheets may cost, mm²
  * @returns null where it is not for such a heap
  */
-export function fewEach(problem: Problem, limit: number, means: Means): Pick<Way, 'next'> | null {
+export function fewEach(problem: Problem, limit: number, means: Means): Pick<InRounds, 'next'> | null {
   const stock = stockWithin(problem, limit)
   const isBeside = (means.beside ?? 0) > 0
   const mayTell = areFewBeside(problem, stock)
@@ -46,7 +46,7 @@ export function fewEach(problem: Problem, limit: number, means: Means): Pick<Way
   const plain = isBeside ? mayTell : areFewEach(problem, stock)
   const fines = [...(tells ? [FINE] : []), ...(plain ? [0] : [])]
   if (fines.length === 0) return null
-  const one = (fine: number): Way =>
+  const one = (fine: number): InRounds =>
     isBeside ? new LikeliestFirst(problem, limit, means, fine) : new FewEach(problem, limit, means, fine)
   return new ByTurns(fines.map(one))
 }
