@@ -21,6 +21,9 @@ export interface Means {
   readonly beside?: number
 }
 
+/** Whether it is a search beside the first. */
+export const isBeside = ({ beside = 0 }: Means): boolean => beside > 0
+
 /**
  * Means with a clock.
  * @param now reads the clock, ms

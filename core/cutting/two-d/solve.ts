@@ -1,4 +1,4 @@
-import type { Means } from '../means'
+import { isBeside, type Means } from '../means'
 import { FEW_FOR_TWO } from './all-ways'
 import { leastBought } from './bound'
 import { FullSheets } from './full-sheets'
@@ -108,9 +108,6 @@ function fillingFor(
   const sameEachTime = stock.length === 2 && problem.pieces.length <= FEW_FOR_TWO
   return stock.every((s) => s === stock[0]) && !sameEachTime ? [oneByOne] : [trees, oneByOne]
 }
-
-/** Whether it is a search beside the first. */
-const isBeside = ({ beside = 0 }: Means): boolean => beside > 0
 
 const hardestFirst = (problem: Problem, limit: number, means: Means): HardestFirst | null =>
   HardestFirst.isFor(problem, stockWithin(problem, limit)) ? new HardestFirst(problem, limit, means) : null

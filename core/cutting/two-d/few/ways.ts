@@ -1,4 +1,4 @@
-import type { Means } from '../../means'
+import { isBeside, type Means } from '../../means'
 import type { Layout } from '../layout'
 import { stockWithin, type Problem } from '../sheets'
 import { areFewBeside, areFewEach } from './are-few'
@@ -33,20 +33,20 @@ export class ByTurns implements Pick<InRounds, 'next'> {
 
 /**
  * Full sheets of few pieces listed: in searches beside the first one filled by what is likeliest, which comes to more, but later.
- * Where it tells whether sides agree, with fines for those that don't as well, by turns; of rather many pieces a sheet the first search does
- * only that.
+ * Where it tells whether sides agree, with fines for those that don't as well, by turns; of rather many pieces a sheet the first
+ * search does only that.
  * @param limit what the sheets may cost, mm²
  * @returns null where it is not for such a heap
  */
 export function fewEach(problem: Problem, limit: number, means: Means): Pick<InRounds, 'next'> | null {
   const stock = stockWithin(problem, limit)
-  const isBeside = (means.beside ?? 0) > 0
+  const comesLater = isBeside(means)
   const mayTell = areFewBeside(problem, stock)
   const tells = mayTell && sidesTell(problem.pieces.map((p) => problem.shapes[p]!))
-  const plain = isBeside ? mayTell : areFewEach(problem, stock)
+  const plain = comesLater ? mayTell : areFewEach(problem, stock)
   const fines = [...(tells ? [FINE] : []), ...(plain ? [0] : [])]
   if (fines.length === 0) return null
   const one = (fine: number): InRounds =>
-    isBeside ? new LikeliestFirst(problem, limit, means, fine) : new FewEach(problem, limit, means, fine)
+    comesLater ? new LikeliestFirst(problem, limit, means, fine) : new FewEach(problem, limit, means, fine)
   return new ByTurns(fines.map(one))
 }
