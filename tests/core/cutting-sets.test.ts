@@ -121,6 +121,19 @@ describe('sets of full sheets that leave one', () => {
     })
     expect(new Set(sets)).toEqual(new Set([0, 2]))
   })
+
+  it('are of several sheets that waste no more together than is told without fines', () => {
+    const found = of([[0, 1], 50], [[2, 3], 50], [[4, 5], 50])
+    const reduced = Float64Array.of(50, 50, 50)
+    const listed = { found, reduced, wasted: Float64Array.of(2, 3, 5), worth: new Float64Array(6) }
+    const sets = new Set<string>()
+    const sheets = { area: 20_000, count: 3, slack: 7, times: 30 }
+    new SetsOfSheets(pieces.slice(0, 6), listed, sheets, meansOf(1)).leavingOne(COURSE, ({ chosen }) => {
+      sets.add([...chosen].sort((a, b) => a - b).join())
+      return false
+    })
+    expect(sets).toEqual(new Set(['0,1', '0,2']))
+  })
 })
 
 describe('full sheets of what some leave', () => {
