@@ -60,6 +60,9 @@ describe('few pieces in each sheet', () => {
 
   it('come out by full sheets that go together', () => few(61118, 8))
 
+  it('come out where all but one of the true sheets are among the best, and that one is none of those listed', () =>
+    few(2132, 16))
+
   it('come out of ten pieces each, though to fill the last sheet takes long then', () => {
     const limit = 4 * SHEET.cost
     for (const seed of [2, 3]) {

@@ -52,6 +52,12 @@ describe('ways to fill sheets of few pieces', () => {
     comesOut(({ problem, limit }) => new FewEach(problem, limit, meansOf(1), FINE), panelsCutOtherwise(1054), 6)
   })
 
+  it('come out with fines where more joins are fined in the true sheets than is reckoned with', () => {
+    // nine sheets of 16, a tenth of a piece wasted in all: eight joins of each are fined
+    const known = panelsOfSeveralSheets(2048)
+    comesOut(({ problem, limit }) => new FewEach(problem, limit, meansOf(1), FINE), known, 16)
+  })
+
   it('come out where the sheet that wastes most is none of those listed', () => {
     // four sheets of ten, of which two waste nothing
     comesOut(({ problem, limit }) => new FewEach(problem, limit, meansOf(1)), panelsCutOtherwise(1099), 12)

@@ -164,6 +164,9 @@ describe('what pieces are worth', () => {
     }
     expect(fined).toBeGreaterThan(0.5 * found.top)
     expect(pool.isVain).toBe(false)
+    // a plan may cost so little
+    expect(pool.least).toBeLessThan(10 * pool.average)
+    expect(pool.mayCost).toBeCloseTo(10 * pool.average, 3)
   })
 
   it('is told with fines in vain where no side agrees', () => {

@@ -3,10 +3,11 @@ import { randomFrom } from '#core/cutting/random'
 import { piecesIn, wordsFor } from '#core/cutting/two-d/plain/bits'
 import { Found } from '#core/cutting/two-d/plain/found'
 import { holdingOf, price, priceAgain, reducedOf } from '#core/cutting/two-d/plain/prices'
+import { BestSets } from '#core/cutting/two-d/few/best-sets'
 import { SetsOfSheets, type Course } from '#core/cutting/two-d/few/sets'
 import { meansOf, shapeOf } from './cut-problems'
 
-const COURSE: Course = { work: 4_000_000, tried: 1000, from: 1000 }
+const COURSE: Course = { work: 4_000_000, best: 0, tried: 1000, from: 1000 }
 const pieces = Array.from({ length: 40 }, () => shapeOf(100, 100, false))
 
 /** Sheets of some of 40 pieces that waste as much as is told. */
@@ -26,7 +27,7 @@ function chosenOf(found: Found, count: number, each: number, slack: number, cour
   const is = worth ?? new Float64Array(some.length)
   const listed = { found, reduced: reducedOf(found, holdingOf(found), is), wasted: found.waste, worth: is }
   const sets = new Set<string>()
-  const search = new SetsOfSheets(some, listed, { area: 10_000 * each, count, slack, times: 1 }, meansOf(1))
+  const search = new SetsOfSheets(some, listed, { area: 10_000 * each, count, slack, cost: slack }, meansOf(1))
   const ended = search.leavingOne(course, ({ chosen, covered }) => {
     const held = chosen.flatMap((at) => piecesIn(found.sets.subarray(2 * at, 2 * at + 2), 40, true))
     expect(piecesIn(covered, 40, true)).toEqual(held.sort((a, b) => a - b))
@@ -114,7 +115,7 @@ describe('sets of full sheets that leave one', () => {
     const found = of([[0, 1], 50], [[0, 2], 60], [[1, 2], 70])
     const listed = { found, reduced: Float64Array.of(50, 60, 70), wasted: Float64Array.of(5, 9, 2), worth: new Float64Array(4) } // prettier-ignore
     const sets: number[] = []
-    const sheets = { area: 20_000, count: 2, slack: 6, times: 10 }
+    const sheets = { area: 20_000, count: 2, slack: 6, cost: 60 }
     new SetsOfSheets(pieces.slice(0, 4), listed, sheets, meansOf(1)).leavingOne(COURSE, ({ chosen }) => {
       sets.push(...chosen)
       return false
@@ -122,17 +123,88 @@ describe('sets of full sheets that leave one', () => {
     expect(new Set(sets)).toEqual(new Set([0, 2]))
   })
 
+  it('may cost more with fines than they waste, but no more than is told', () => {
+    const found = of([[0, 1, 2], 50], [[3, 4, 5], 50], [[6, 7, 8], 50], [[0, 3, 6], 90])
+    const worth = new Float64Array(9).fill(16)
+    const listed = { found, reduced: Float64Array.of(2, 2, 2, 42), wasted: Float64Array.of(2, 2, 2, 2), worth }
+    const setsOf = (cost: number): string[] => {
+      const sets: string[] = []
+      const sheets = { area: 30_000, count: 3, slack: 6, cost }
+      new SetsOfSheets(pieces.slice(0, 9), listed, sheets, meansOf(1)).leavingOne(COURSE, ({ chosen }) => {
+        sets.push([...chosen].sort((a, b) => a - b).join())
+        return false
+      })
+      return [...new Set(sets)].sort()
+    }
+    expect(setsOf(160)).toEqual(['0,1', '0,2', '1,2'])
+    expect(setsOf(20)).toEqual([])
+  })
+
   it('are of several sheets that waste no more together than is told without fines', () => {
     const found = of([[0, 1], 50], [[2, 3], 50], [[4, 5], 50])
     const reduced = Float64Array.of(50, 50, 50)
     const listed = { found, reduced, wasted: Float64Array.of(2, 3, 5), worth: new Float64Array(6) }
     const sets = new Set<string>()
-    const sheets = { area: 20_000, count: 3, slack: 7, times: 30 }
+    const sheets = { area: 20_000, count: 3, slack: 7, cost: 210 }
     new SetsOfSheets(pieces.slice(0, 6), listed, sheets, meansOf(1)).leavingOne(COURSE, ({ chosen }) => {
       sets.add([...chosen].sort((a, b) => a - b).join())
       return false
     })
     expect(sets).toEqual(new Set(['0,1', '0,2']))
+  })
+})
+
+describe('sets of the best full sheets', () => {
+  /** What is told of sets of the best, in order. @param most after how many it is to end */
+  function bestOf(found: Found, count: number, slack: number, work = 1e7, most = Infinity): string[] {
+    const listed = { found, reduced: found.waste, wasted: found.waste, worth: new Float64Array(3 * count) }
+    const told: string[] = []
+    new BestSets(listed, { area: 30_000, count, slack, cost: slack }, () => false).leavingOne(work, (set) => {
+      const held = set.chosen.flatMap((at) => piecesIn(found.sets.subarray(2 * at, 2 * at + 2), 40, true))
+      expect(piecesIn(set.covered, 40, true)).toEqual(held.sort((a, b) => a - b))
+      told.push([...set.chosen].sort((a, b) => a - b).join())
+      return told.length === most
+    })
+    return told
+  }
+
+  /** All sets of so many that have no piece in common and waste no more than they may. */
+  function allOf(found: Found, many: number, slack: number, from = 0, chosen: readonly number[] = []): string[] {
+    if (chosen.length === many) return [chosen.join()]
+    return Array.from({ length: found.top - from }, (_, i) => from + i)
+      .filter((i) => found.waste[i]! <= slack && chosen.every((one) => !found.meet(one, i)))
+      .flatMap((i) => allOf(found, many, slack - found.waste[i]!, i + 1, [...chosen, i]))
+  }
+
+  it('are all there are that go together and leave one, each told once', () => {
+    for (let seed = 1; seed <= 10; seed++)
+      for (const count of [3, 4, 5]) {
+        const { found, slack } = planted(seed, count, 60)
+        const told = bestOf(found, count, slack)
+        expect(told.sort(), `seed ${seed}`).toEqual(allOf(found, count - 1, slack).sort())
+        expect(told.length).toBeGreaterThan(0)
+      }
+  })
+
+  it('begin with such of which only one is not among the best', () => {
+    // of six sheets the four best, and one that is the last in order; what goes with it are two that waste more than the others
+    const found = of([[0, 1, 2], 1], [[3, 4, 5], 2], [[6, 7, 8], 3], [[9, 10, 11], 4], [[3, 6, 9], 5], [[12, 13, 14], 6]) // prettier-ignore
+    expect(bestOf(found, 6, 100)[0]).toBe('0,1,2,3,5')
+    expect(bestOf(found, 6, 15)).toEqual([])
+    expect(bestOf(found, 4, 100)[0]).toBe('0,1,2')
+    // not told again with the next best
+    expect(new Set(bestOf(found, 4, 100)).size).toBe(bestOf(found, 4, 100).length)
+  })
+
+  it('end when they are told to, or when so much was done', () => {
+    const { found, slack } = planted(1, 5, 120)
+    const all = bestOf(found, 5, slack)
+    expect(all.length).toBeGreaterThan(20)
+    expect(bestOf(found, 5, slack, 1e7, 7)).toEqual(all.slice(0, 7))
+    const some = bestOf(found, 5, slack, 4000)
+    expect(some).toEqual(all.slice(0, some.length))
+    expect(some.length).toBeLessThan(all.length)
+    expect(bestOf(found, 2, slack)).toEqual([])
   })
 })
 

@@ -5,10 +5,11 @@ import type { Shape, Sheet } from '../sheets'
 import { piecesIn } from '../plain/bits'
 import type { Found } from '../plain/found'
 import { lyingFull, lyingQuickly } from './lying'
+import { BestSets } from './best-sets'
 import type { Pool } from './pool'
-import { SetsOfSheets, type Course } from './sets'
+import { SetsOfSheets, type Course, type Open } from './sets'
 
-/** So many sets are found each time, the likeliest of which are gone on with. */
+/** So many sets are found each time, of the best and of all, the likeliest of which are gone on with. */
 const GATHER = 500
 
 /**
@@ -70,16 +71,18 @@ export class Ending {
     course: Course,
   ): { laid: Lying[][] | null; ended: boolean } {
     const { sheet, means } = this
-    const sheets = { area: sheet.area, count, slack: slack + NOTHING, times: pool.scope.times }
+    const sheets = { area: sheet.area, count, slack: slack + NOTHING, cost: pool.mayCost + NOTHING }
     const open: { chosen: readonly number[]; left: number[]; hope: number }[] = []
-    const ended = new SetsOfSheets(pieces, pool, sheets, means).leavingOne(course, (set) => {
+    const gather = (most: number) => (set: Open) => {
       const left = piecesIn(set.covered, pieces.length, false)
       const name = left.map((p) => names[p]!).join()
       if (this.tried.has(name)) return false
       this.tried.add(name)
       open.push({ chosen: set.chosen, left, hope: this.hopeOf(pieces, left) })
-      return open.length === GATHER
-    })
+      return open.length === most
+    }
+    if (course.best > 0) new BestSets(pool, sheets, means.over).leavingOne(course.best, gather(GATHER))
+    const ended = new SetsOfSheets(pieces, pool, sheets, means).leavingOne(course, gather(open.length + GATHER))
     open.sort((a, b) => b.hope - a.hope)
     let lasts = 0
     for (const { chosen, left } of open) {

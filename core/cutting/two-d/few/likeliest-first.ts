@@ -183,7 +183,8 @@ export class LikeliestFirst {
       held: heldIn(found, at, pieces.length).map((p) => begun.left[p]!),
       waste: wasted[at]!,
     }))
-    const rank = worth.reduce((sum, value) => sum + value, 0) - scope.times * spare
+    const mayCost = chosen.reduce((left, at) => left - found.waste[at]!, pool.mayCost)
+    const rank = worth.reduce((sum, value) => sum + value, 0) - mayCost
     return { full: [...begun.full, ...full], left, spare, rank, before: { worth, pool, covered } }
   }
 }

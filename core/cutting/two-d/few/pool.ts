@@ -17,6 +17,9 @@ const WITH_EACH = 200
 const SOON = 6
 const NEXT_TO_NONE = 100
 
+/** Where joins are fined a plan is taken to cost so much more than the least it may, in parts of what a sheet costs on average. */
+const BEYOND_LEAST = 0.3
+
 /** What is known of full sheets of some pieces from those of more: which there are, and what each piece is worth, mm². */
 export interface Before {
   readonly found: Found
@@ -34,6 +37,11 @@ export class Pool {
   reduced: Float64Array = new Float64Array()
   /** What full sheets waste that take each piece once, where parts of them may be taken: no plan of these wastes less, but for little. mm² */
   least = Infinity
+  /**
+   * What a plan is taken to cost in all, mm²: what is to be wasted. How many joins of it are fined isn't known: more than is reckoned with
+   * where no plan costs as little.
+   */
+  mayCost = 0
   /** What each piece is worth, mm². */
   readonly worth: Float64Array
   /** What a sheet costs on average, mm²: what it wastes, and fines. */
@@ -119,6 +127,7 @@ export class Pool {
     const area = this.areaOfAll
     const slack = (area / (sheet.area - each)) * average
     this.least = worth.reduce((sum, value) => sum + value, 0)
+    this.mayCost = this.scope.times > 1 ? Math.max(slack, this.least + BEYOND_LEAST * average) : slack
     const more = (slack - this.least) / area
     for (let p = 0; p < worth.length; p++) worth[p]! += more * pieces[p]!.area
     this.reduced = reducedOf(this.found, holding, worth)

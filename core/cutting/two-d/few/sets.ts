@@ -12,13 +12,12 @@ export interface Open {
   readonly covered: Int32Array
 }
 
-/** How many sheets there are, the area of each and what they may waste in all, mm². */
+/** How many sheets there are, the area of each, what they may waste in all and what they may cost with fines, mm². */
 export interface Sheets {
   readonly area: number
   readonly count: number
   readonly slack: number
-  /** So many times as much as they waste they cost with fines, on average. */
-  readonly times: number
+  readonly cost: number
 }
 
 /** Full sheets, what each costs beyond what its pieces are worth, what it wastes, and what those are worth, mm². */
@@ -29,10 +28,18 @@ export interface Listed {
   readonly worth: Float64Array
 }
 
+/** What is left to be wasted, and for what sheets cost, mm². */
+interface Spare {
+  readonly waste: number
+  readonly cost: number
+}
+
 /** How far sets are gone through. */
 export interface Course {
   /** How much is done at most: about so many times a sheet is looked at. */
   readonly work: number
+  /** And for sets of the best before that; 0 where they are not gone through. */
+  readonly best: number
   /** Of the sheets that hold a piece so many are tried, after the first one. */
   readonly tried: number
   /** So many sheets are chosen from at most, those that waste least beyond what their pieces are worth. */
@@ -40,7 +47,7 @@ export interface Course {
 }
 
 /** How far they are at first. */
-export const COURSE: Course = { work: 6_000_000, tried: 8, from: 8000 }
+export const COURSE: Course = { work: 6_000_000, best: 0, tried: 8, from: 8000 }
 
 /** Such come first that waste least so counted, but for so much by chance, in parts of what a sheet wastes on average. */
 const CHANCE = 0.3
@@ -86,8 +93,9 @@ export class SetsOfSheets {
     const order = Int32Array.from({ length: found.top }, (_, i) => i).sort((a, b) => reduced[a]! - reduced[b]!)
     this.work = course.work
     const some = order.slice(0, course.from)
+    const { slack, cost } = this.sheets
     const goThrough = (): boolean =>
-      this.choose(some, new Int32Array(found.words), this.sheets.slack, worth, course, at)
+      this.choose(some, new Int32Array(found.words), { waste: slack, cost }, worth, course, at)
     this.isLastListed = true
     if (goThrough() || this.work <= 0) return false
     this.isLastListed = false
@@ -95,13 +103,13 @@ export class SetsOfSheets {
   }
 
   /**
-   * @param going sheets that go with those chosen, @param covered the pieces in those, @param spare what may yet be wasted, mm²
+   * @param going sheets that go with those chosen, @param covered the pieces in those, @param spare what is left to be wasted
    * @param from what pieces are worth
    */
   private choose(
     going: Int32Array,
     covered: Int32Array,
-    spare: number,
+    spare: Spare,
     from: Float64Array,
     course: Course,
     at: (open: Open) => boolean,
@@ -116,12 +124,12 @@ export class SetsOfSheets {
     if (rarest < 0) return false
     let tries = chosen.length === 0 ? Infinity : course.tried
     for (const next of this.holders(rarest, some, reduced)) {
-      const left = spare - wasted[next]!
-      if (left < 0) continue
+      const left = { waste: spare.waste - wasted[next]!, cost: spare.cost - found.waste[next]! }
+      if (left.waste < 0) continue
       if (tries-- <= 0) break
       const now = covered.slice()
       found.addTo(now, next)
-      const goes = this.goingWith(next, some, left)
+      const goes = this.goingWith(next, some, left.waste)
       chosen.push(next)
       const all = this.choose(goes, now, left, worth, course, at)
       chosen.pop()
@@ -147,7 +155,7 @@ export class SetsOfSheets {
   private priced(
     going: Int32Array,
     covered: Int32Array,
-    spare: number,
+    { cost }: Spare,
     worth: Float64Array,
   ): { some: Int32Array; reduced: Map<number, number> } {
     const { holding, sheets, chosen } = this
@@ -156,9 +164,9 @@ export class SetsOfSheets {
     const beyondOf = (i: number): [number, number] => [i, beyondWorth(found, holding, i, worth)]
     if (sheets.count - chosen.length <= 2) return { some: going, reduced: new Map(Array.from(going, beyondOf)) }
     this.work -= PRICED * going.length
-    const wasted = priceAgain(found, holding, going, worth, (sheets.times * sheets.slack) / sheets.count)
+    const wasted = priceAgain(found, holding, going, worth, sheets.cost / sheets.count)
     const last = this.isLastListed ? 0 : this.dearest(worth)
-    const room = sheets.times * spare - worth.reduce((sum, value) => sum + value, 0) + last
+    const room = cost - worth.reduce((sum, value) => sum + value, 0) + last
     const reduced = new Map<number, number>()
     if (room >= 0) going.forEach((i, k) => wasted[k]! <= room && reduced.set(i, wasted[k]!))
     return { some: Int32Array.from(reduced.keys()), reduced }
@@ -180,7 +188,7 @@ export class SetsOfSheets {
   /** Those that hold a piece, what wastes least beyond what its pieces are worth first, but for some chance. */
   private holders(piece: number, some: Int32Array, reduced: ReadonlyMap<number, number>): Int32Array {
     const { sheets, means } = this
-    const chance = (CHANCE * sheets.times * sheets.slack) / sheets.count
+    const chance = (CHANCE * sheets.cost) / sheets.count
     const keys = new Map<number, number>()
     for (const i of some) if (this.listed.found.holds(i, piece)) keys.set(i, reduced.get(i)! + chance * means.random())
     return Int32Array.from(keys.keys()).sort((a, b) => keys.get(a)! - keys.get(b)!)
