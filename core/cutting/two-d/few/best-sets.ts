@@ -44,7 +44,7 @@ export class BestSets {
 
   /**
    * Chooses one more from some of the best.
-   * @param going those that go with the ones chosen, @param from the first of them that may be the last in the order
+   * @param going those that go with the ones chosen, the best first, @param from the place among them that it begins at
    * @param spare what may yet be wasted, mm²
    */
   private choose(going: Int32Array, from: number, spare: number, at: At): boolean {
