@@ -5,6 +5,7 @@ import type { Layout } from '../layout'
 import { piecesIn } from '../plain/bits'
 import { equalSheetsOf, planOf, type EqualSheets } from '../plain/equal-sheets'
 import type { Found } from '../plain/found'
+import { leastFirst } from '../plain/least-first'
 import { likeliest } from '../plain/likeliest'
 import { Waiting } from '../plain/waiting'
 import { areaOfAll, mostDiffer, roomOf, type Problem, type Shape } from '../sheets'
@@ -150,7 +151,7 @@ export class HardestFirst {
     const holding = holdingOf(found)
     price(found, holding, worth, 1)
     const rank = reducedOf(found, holding, worth).map((r) => r + CHANCE * random())
-    const order = Int32Array.from(rank, (_, i) => i).sort((a, b) => rank[a]! - rank[b]!)
+    const order = leastFirst(rank)
     const all = worth.reduce((sum, value) => sum + value, 0)
     const many = Math.max(1, Math.floor(count / FOR_EACH))
     let kept = 0

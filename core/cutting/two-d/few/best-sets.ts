@@ -1,4 +1,5 @@
 import { exchange, meet } from '../plain/bits'
+import { leastFirst } from '../plain/least-first'
 import type { Listed, Open, Sheets } from './sets'
 
 /** Is told a set. @returns true where all is to end */
@@ -24,9 +25,7 @@ export class BestSets {
   ) {
     const { found, reduced, wasted } = listed
     this.covered = new Int32Array(found.words)
-    this.order = Int32Array.from({ length: found.top }, (_, i) => i)
-      .filter((i) => wasted[i]! <= sheets.slack)
-      .sort((a, b) => reduced[a]! - reduced[b]!)
+    this.order = leastFirst(reduced, found.top).filter((i) => wasted[i]! <= sheets.slack)
   }
 
   /**

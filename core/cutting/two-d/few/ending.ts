@@ -52,9 +52,11 @@ export class Ending {
   /** Pieces that the last sheet was tried with. */
   private readonly tried = new Set<string>()
 
+  /** @param ofBest so much is done for sets of the best, each time before sets of all are gone through; 0 for none of it */
   constructor(
     private readonly sheet: Sheet,
     private readonly means: Means,
+    private readonly ofBest = 0,
   ) {}
 
   /**
@@ -81,7 +83,7 @@ export class Ending {
       open.push({ chosen: set.chosen, left, hope: this.hopeOf(pieces, left) })
       return open.length === most
     }
-    if (course.best > 0) new BestSets(pool, sheets, means.over).leavingOne(course.best, gather(GATHER))
+    if (this.ofBest > 0) new BestSets(pool, sheets, means.over).leavingOne(this.ofBest, gather(GATHER))
     const ended = new SetsOfSheets(pieces, pool, sheets, means).leavingOne(course, gather(open.length + GATHER))
     open.sort((a, b) => b.hope - a.hope)
     let lasts = 0

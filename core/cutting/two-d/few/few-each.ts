@@ -22,7 +22,7 @@ export class FewEach {
   private readonly names: readonly number[]
   private readonly pool: Pool
   private readonly ending: Ending
-  private course: Course = { ...COURSE, best: OF_BEST }
+  private course = COURSE
 
   /**
    * @param limit what the sheets may cost, mm²
@@ -38,7 +38,7 @@ export class FewEach {
     const { pieces, sheet } = this.all
     this.names = pieces.map((_, i) => i)
     this.pool = poolOf(this.all, fine)
-    this.ending = new Ending(sheet, means)
+    this.ending = new Ending(sheet, means, OF_BEST)
   }
 
   /** How many full sheets are listed. */

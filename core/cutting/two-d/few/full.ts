@@ -3,6 +3,7 @@ import { shuffle, type Random } from '../../random'
 import type { Shape } from '../sheets'
 import type { Rectangle } from '../slicing/curves'
 import { exchange, meet, wordsFor } from '../plain/bits'
+import { leastFirst } from '../plain/least-first'
 import { ACROSS, ALONG } from '../plain/lying'
 import { AGREE, FewBlocks, type May } from './blocks'
 import { Sizes } from './sizes'
@@ -243,7 +244,7 @@ export class FullOfFew {
 
 /** Blocks by what they waste, about, and by their sizes; all together where none of their pieces is worth anything. */
 function alike({ top, l, w, waste }: FewBlocks): Alike[] {
-  const order = Int32Array.from({ length: top }, (_, i) => i).sort((a, b) => waste[a]! - waste[b]!)
+  const order = leastFirst(waste, top)
   const parts = waste[order[0]!]! < 0 ? PARTS : [1]
   const some = parts.map((part, i) => order.subarray(Math.ceil((parts[i - 1] ?? 0) * top), Math.ceil(part * top)))
   return some

@@ -3,6 +3,7 @@ import type { Lying } from '../blocks'
 import type { Layout } from '../layout'
 import { piecesIn } from '../plain/bits'
 import { averageOf, equalSheetsOf, planOf, type EqualSheets } from '../plain/equal-sheets'
+import { leastFirst } from '../plain/least-first'
 import { likeliest } from '../plain/likeliest'
 import { holdingOf, priceAgain } from '../plain/prices'
 import { Waiting } from '../plain/waiting'
@@ -43,7 +44,7 @@ interface Begun {
   readonly left: readonly number[]
   /** What the sheets left may waste, mm². */
   readonly spare: number
-  /** What the pieces left are worth beyond that. */
+  /** What the pieces left are worth beyond what a plan of them may cost, mm². */
   readonly rank: number
   /** What the pieces left are worth, mm², where those of more pieces are listed, and which of those are covered. */
   readonly before: { readonly worth: Float64Array; readonly pool: Pool; readonly covered: Int32Array } | null
@@ -148,7 +149,7 @@ export class LikeliestFirst {
     const { random, over } = this.means
     const { found, scope } = pool
     const rank = pool.reduced.map((r) => r + CHANCE * pool.average * random())
-    const order = Int32Array.from(rank, (_, i) => i).sort((a, b) => rank[a]! - rank[b]!)
+    const order = leastFirst(rank)
     const many = Math.max(1, Math.floor(count / FOR_EACH))
     let kept = 0
     for (let i = 0; i < Math.min(LOOKED_AT, order.length) && kept < KEPT && !over(); i++) {

@@ -2,6 +2,7 @@ import type { Means } from '../../means'
 import { eachIn, wordsFor } from '../plain/bits'
 import { averageOf, type EqualSheets } from '../plain/equal-sheets'
 import { Found } from '../plain/found'
+import { leastFirst } from '../plain/least-first'
 import type { Shape, Sheet } from '../sheets'
 import { areRatherMany } from './are-few'
 import { FullOfFew } from './full'
@@ -146,7 +147,7 @@ export class Pool {
     const { words, sets, waste } = found
     const holding = holdingOf(found)
     const reduced = reducedOf(found, holding, worth)
-    const order = Int32Array.from(reduced, (_, i) => i).sort((a, b) => reduced[a]! - reduced[b]!)
+    const order = leastFirst(reduced)
     const held = new Int32Array(worth.length)
     this.found = new Found(words)
     order.forEach((i, rank) => {

@@ -2,6 +2,7 @@ import type { Means } from '../../means'
 import type { Shape } from '../sheets'
 import { has } from '../plain/bits'
 import type { Found } from '../plain/found'
+import { leastFirst } from '../plain/least-first'
 import { beyondWorth, holdingOf, priceAgain, type Holding } from '../plain/prices'
 
 /** What some full sheets leave. */
@@ -38,8 +39,6 @@ interface Spare {
 export interface Course {
   /** How much is done at most: about so many times a sheet is looked at. */
   readonly work: number
-  /** And for sets of the best before that; 0 where they are not gone through. */
-  readonly best: number
   /** Of the sheets that hold a piece so many are tried, after the first one. */
   readonly tried: number
   /** So many sheets are chosen from at most, those that waste least beyond what their pieces are worth. */
@@ -47,7 +46,7 @@ export interface Course {
 }
 
 /** How far they are at first. */
-export const COURSE: Course = { work: 6_000_000, best: 0, tried: 8, from: 8000 }
+export const COURSE: Course = { work: 6_000_000, tried: 8, from: 8000 }
 
 /** Such come first that waste least so counted, but for so much by chance, in parts of what a sheet wastes on average. */
 const CHANCE = 0.3
@@ -90,9 +89,8 @@ export class SetsOfSheets {
    */
   leavingOne(course: Course, at: (open: Open) => boolean): boolean {
     const { found, reduced, worth } = this.listed
-    const order = Int32Array.from({ length: found.top }, (_, i) => i).sort((a, b) => reduced[a]! - reduced[b]!)
     this.work = course.work
-    const some = order.slice(0, course.from)
+    const some = leastFirst(reduced, found.top).slice(0, course.from)
     const { slack, cost } = this.sheets
     const goThrough = (): boolean =>
       this.choose(some, new Int32Array(found.words), { waste: slack, cost }, worth, course, at)
