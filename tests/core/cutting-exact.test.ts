@@ -182,9 +182,10 @@ describe('hard to place first, where nothing may be wasted', () => {
   })
 
   it('is looked for by a whole search', () => {
-    const { problem, limit } = posed(panels(80_166))
+    // other ways come to it too, a round later
+    const { problem, limit } = posed(panels(80_439))
     let least = Infinity
-    for (const plan of layOut(problem, { ...meansOf(1), rounds: 8, beside: 1 }))
+    for (const plan of layOut(problem, { ...meansOf(1), rounds: 4, beside: 1 }))
       if (plan.left.length === 0) least = Math.min(least, plan.cost)
     expect(least).toBeLessThanOrEqual(limit)
   })

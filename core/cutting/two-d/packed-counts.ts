@@ -64,12 +64,19 @@ export class PackedCounts {
     return packed
   }
 
-  /** Whether there are enough pieces for both. */
-  both(a: Packed, b: Packed): boolean {
+  /** Whether there are enough pieces for both. @param from where the second begins, in a row of several */
+  both(a: Packed, b: Packed, from = 0): boolean {
     const { single, words, spare, over } = this
-    for (let i = 0; i < single; i++) if (a[i]! & b[i]!) return false
-    for (let i = single; i < words; i++) if ((a[i]! + b[i]! + spare[i]!) & over[i]!) return false
+    for (let i = 0; i < single; i++) if (a[i]! & b[from + i]!) return false
+    for (let i = single; i < words; i++) if ((a[i]! + b[from + i]! + spare[i]!) & over[i]!) return false
     return true
+  }
+
+  /** Several, one after the other in a row. */
+  inRow(all: readonly Packed[]): Packed {
+    const row = new Int32Array(all.length * this.words)
+    all.forEach((packed, i) => row.set(packed, i * this.words))
+    return row
   }
 
   /** Which shapes there are. */

@@ -3,9 +3,11 @@ import type { Random } from '../../random'
 import { areaOfAll, mostDiffer, roomOf, type Problem } from '../sheets'
 import { CloseSheets, type Effort } from './full'
 
-/** A block may waste this part of what it takes, in parts of what a sheet may, and so much besides in the same parts. */
-const SHARE = 0.8
-const BASE = 0.02
+/**
+ * A block may waste this part of what it takes, in parts of what a sheet may, and so much besides in the same parts. Of pieces that may be
+ * turned there are more blocks of next to no waste: those of a small part of it do then, and small ones that waste more besides.
+ */
+const IN_BLOCKS = { turning: { share: 0.4, base: 0.05 }, lying: { share: 0.8, base: 0.02 } }
 
 /** How much more a sheet may waste from one time to the next, where too few are found; and less, where there are too many blocks. */
 const MORE = 1.25
@@ -13,6 +15,9 @@ const LESS = 0.6
 
 /** How far each list goes. */
 const EFFORT = { blocks: 40_000, laid: 300_000, looks: 10_000_000, sheets: 2000 }
+
+/** Most pieces turn where more than this part of them may. */
+const HALF = 0.4
 
 /** Blocks count their pieces in a byte, and more would be too many anyway. */
 const TOO_MANY = 255
@@ -65,10 +70,11 @@ export function littleWaste(
   { random, over }: Pick<Means, 'random' | 'over'>,
 ): Little {
   const { area } = problem.sheets[kind]!
+  const inBlocks = IN_BLOCKS[mostTurn(problem) ? 'turning' : 'lying']
   let best: Little | null = null
   let [some, inVain, built] = [problem, 0, 0]
   for (let most = first, way = 1; ;) {
-    const may = { share: (SHARE * most) / area, base: BASE * most, most }
+    const may = { share: (inBlocks.share * most) / area, base: inBlocks.base * most, most }
     const effort: Effort = { ...EFFORT, over }
     const sheets = new CloseSheets(some, kind, may, effort)
     const all = sheets.find()
@@ -88,6 +94,9 @@ export function littleWaste(
   }
   return { ...best, built }
 }
+
+const mostTurn = ({ pieces, shapes }: Problem): boolean =>
+  pieces.filter((p) => shapes[p]!.turns).length > HALF * pieces.length
 
 /** The same with some of the pieces, by chance, the larger the likelier. */
 function someOf(problem: Problem, random: Random): Problem {

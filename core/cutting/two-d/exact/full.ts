@@ -5,6 +5,7 @@ import { ACROSS, ALONG, lyingTaken } from '../plain/lying'
 import type { Lying } from '../blocks'
 import type { ExactBlocks } from './blocks'
 import { exactly } from './by-size'
+import { Reaching, shorterThan, type EquallyFar } from './reaching'
 
 type Axis = typeof ALONG | typeof ACROSS
 
@@ -39,6 +40,7 @@ export class ExactSheets {
   private readonly ways: Way[] = []
   private readonly set: Int32Array
   private readonly taken: Taken[] = []
+  private readonly reach: readonly [along: Reaching, across: Reaching]
   /** How many more blocks may be laid, and sheets be found, with the one taken away first. */
   private left = 0
   private room = 0
@@ -50,6 +52,7 @@ export class ExactSheets {
   ) {
     this.found = new Found(blocks.words)
     this.set = new Int32Array(blocks.words)
+    this.reach = [new Reaching(blocks, ALONG), new Reaching(blocks, ACROSS)]
   }
 
   /**
@@ -83,15 +86,14 @@ export class ExactSheets {
     const { blocks, random } = this
     const all: Taken[] = []
     for (const axis of [ALONG, ACROSS] as const)
-      for (const block of this.reaching(axis, blocks.length, blocks.width))
-        if (blocks.axis[block] !== axis) all.push({ block, axis })
+      for (const block of this.reaching(axis, blocks.length, blocks.width)?.blocks ?? []) all.push({ block, axis })
     shuffle(random, all)
     return all
   }
 
   /** Blocks that reach across a rectangle. */
-  private reaching(axis: Axis, l: number, w: number): readonly number[] {
-    return axis === ALONG ? this.blocks.along.reaching(w) : this.blocks.across.reaching(l)
+  private reaching(axis: Axis, l: number, w: number): EquallyFar | undefined {
+    return this.reach[axis - 1]!.across(axis === ALONG ? w : l)
   }
 
   /** Takes a block away from a rectangle, fills what is left by one more or takes more away. */
@@ -106,19 +108,19 @@ export class ExactSheets {
     this.turn(block)
   }
 
-  /** Of blocks that are taken away along the same axis one after the other the order is settled. */
+  /** Of blocks that are taken away along the same axis one after the other each is no longer than the one before. */
   private fill(l: number, w: number, depth: number, before: Taken): void {
     const { blocks, random } = this
     for (const last of blocks.along.filling(w, l)) if (this.goesOn(last)) this.note(last)
     if (depth === 0) return
     for (const axis of [ALONG, ACROSS] as const) {
       const list = this.reaching(axis, l, w)
-      const [size, room] = axis === ALONG ? [blocks.l, l] : [blocks.w, w]
-      const from = below(random, list.length)
-      for (let i = 0; i < list.length && this.left > 0; i++) {
-        const block = list[(from + i) % list.length]!
-        if (size[block]! >= room || blocks.axis[block] === axis || (axis === before.axis && block < before.block))
-          continue
+      if (!list) continue
+      const shorter = shorterThan(list, axis === ALONG ? l : w)
+      const count = axis === before.axis ? Math.min(shorter, this.reach[axis - 1]!.place[before.block]!) : shorter
+      const from = below(random, count)
+      for (let i = 0; i < count && this.left > 0; i++) {
+        const block = list.blocks[from + i < count ? from + i : from + i - count]!
         if (this.goesOn(block)) this.take(l, w, { block, axis }, depth)
       }
     }

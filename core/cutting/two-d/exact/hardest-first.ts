@@ -27,7 +27,7 @@ const MORE = 4
 /** So many blocks are taken away from a sheet, up to so many where that makes few sheets; and so many are laid in all, and sheets kept. */
 const DEPTHS = [3, 4, 5]
 const FEW = 500
-const LAID = 1_000_000
+const LAID = 500_000
 const MOST = 60_000
 
 /** The likeliest sheets are chosen, but for so much by chance: in the same measure a piece is worth half at most. */

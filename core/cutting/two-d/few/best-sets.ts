@@ -2,6 +2,9 @@ import { exchange, meet } from '../plain/bits'
 import { leastFirst } from '../plain/least-first'
 import type { Listed, Open, Sheets } from './sets'
 
+/** To choose one more counts as so many that are looked at besides. */
+const CHOSEN = 10
+
 /** Is told a set. @returns true where all is to end */
 type At = (set: Open) => boolean
 
@@ -12,20 +15,32 @@ type At = (set: Open) => boolean
  */
 export class BestSets {
   private readonly order: Int32Array
+  /** The pieces that each has, as bits, and what it wastes, mm², in that order: they are read over and over. */
+  private readonly sets: Int32Array
+  private readonly waste: Float64Array
+  private readonly words: number
+  /** Those chosen, by their places in the order, and the pieces in them. */
   private readonly chosen: number[] = []
   private readonly covered: Int32Array
+  /** By how many are chosen: those that go with them, the best first. */
+  private readonly going: readonly Int32Array[]
   /** How many are among the best. */
   private best = 0
   private work = 0
 
   constructor(
-    private readonly listed: Listed,
+    { found, reduced, wasted }: Listed,
     private readonly sheets: Sheets,
     private readonly over: () => boolean,
   ) {
-    const { found, reduced, wasted } = listed
-    this.covered = new Int32Array(found.words)
+    const { words } = found
+    this.words = words
+    this.covered = new Int32Array(words)
     this.order = leastFirst(reduced, found.top).filter((i) => wasted[i]! <= sheets.slack)
+    this.waste = Float64Array.from(this.order, (i) => wasted[i]!)
+    this.sets = new Int32Array(this.order.length * words)
+    this.going = Array.from({ length: Math.max(1, sheets.count - 1) }, () => new Int32Array(this.order.length))
+    this.order.forEach((i, at) => this.sets.set(found.sets.subarray(i * words, (i + 1) * words), at * words))
   }
 
   /**
@@ -36,48 +51,59 @@ export class BestSets {
   leavingOne(work: number, at: At): void {
     const { order, sheets } = this
     if (sheets.count < 3) return
+    order.forEach((_, place) => (this.going[0]![place] = place))
     this.work = work
     for (this.best = 1; this.best <= order.length && this.work > 0 && !this.over(); this.best++)
-      if (this.choose(order.subarray(0, this.best), this.best - 1, sheets.slack, at)) return
+      if (this.choose(this.best, this.best - 1, sheets.slack, at)) return
   }
 
   /**
    * Chooses one more from some of the best.
-   * @param going those that go with the ones chosen, the best first, @param from the place among them that it begins at
+   * @param count of those that go with the ones chosen, the best first, @param from the place among them that it begins at
    * @param spare what may yet be wasted, mm²
    */
-  private choose(going: Int32Array, from: number, spare: number, at: At): boolean {
-    const { chosen, sheets, covered } = this
-    const { found, wasted } = this.listed
+  private choose(count: number, from: number, spare: number, at: At): boolean {
+    const { chosen, sheets, covered, sets, words } = this
     const more = sheets.count - 2 - chosen.length
     if (more === 0) return this.withAnother(spare, at)
-    for (let i = going.length - 1; i >= Math.max(from, more - 1) && this.work > 0; i--) {
+    const going = this.going[chosen.length]!
+    for (let i = count - 1; i >= Math.max(from, more - 1) && this.work > 0; i--) {
       const next = going[i]!
-      const left = spare - wasted[next]!
+      const left = spare - this.waste[next]!
       if (left < 0) continue
-      this.work -= i
-      const rest = going.subarray(0, i).filter((other) => wasted[other]! <= left && !found.meet(next, other))
+      this.work -= i + CHOSEN
+      const rest = this.goOn(next, i, left)
       chosen.push(next)
-      exchange(covered, found.sets, next * found.words, found.words)
+      exchange(covered, sets, next * words, words)
       const ends = this.choose(rest, 0, left, at)
-      exchange(covered, found.sets, next * found.words, found.words)
+      exchange(covered, sets, next * words, words)
       chosen.pop()
       if (ends) return true
     }
     return false
   }
 
+  /** Finds such of the first so many as go with one more. @returns how many there are */
+  private goOn(one: number, count: number, left: number): number {
+    const { sets, waste, words, chosen } = this
+    const [going, rest] = [this.going[chosen.length]!, this.going[chosen.length + 1]!]
+    let top = 0
+    for (let i = 0; i < count; i++) {
+      const other = going[i]!
+      if (waste[other]! <= left && !meet(sets, one * words, sets, other * words, words)) rest[top++] = other
+    }
+    return top
+  }
+
   /** Adds one that is not among the best. */
   private withAnother(spare: number, at: At): boolean {
-    const { order, chosen, best } = this
-    const { found, wasted } = this.listed
+    const { order, chosen, best, covered, sets, waste, words } = this
     this.work -= order.length - best
     for (let i = best; i < order.length; i++) {
-      const other = order[i]!
-      if (wasted[other]! > spare || meet(this.covered, 0, found.sets, other * found.words, found.words)) continue
-      const covered = this.covered.slice()
-      found.addTo(covered, other)
-      if (at({ covered, chosen: [...chosen, other] })) return true
+      if (waste[i]! > spare || meet(covered, 0, sets, i * words, words)) continue
+      const all = covered.slice()
+      exchange(all, sets, i * words, words)
+      if (at({ covered: all, chosen: [...chosen, i].map((place) => order[place]!) })) return true
     }
     return false
   }

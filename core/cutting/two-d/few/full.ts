@@ -23,11 +23,13 @@ export interface Way {
  */
 const PARTS = [0.02, 0.1, 0.3, 0.6, 1]
 
-/** Some blocks, none of which wastes less than so much, mm², by their length and by their width. */
+/** Some blocks, none of which wastes less than so much, mm². */
 interface Alike {
   readonly least: number
-  readonly along: Sizes
-  readonly across: Sizes
+  /** All by their length and how far they reach across. */
+  readonly all: Sizes
+  /** Those that may be taken away along an axis, by what they take along it and how far they reach across: all but rows along it. */
+  readonly taken: readonly [along: Sizes, across: Sizes]
 }
 
 /**
@@ -156,7 +158,7 @@ export class FullOfFew {
       at(this.set, waste + wasted, () => ({ taken: [...taken], last }))
       this.turn(last)
     }
-    for (const { least, along } of this.alike) if (least <= rest) along.filling(l, w, rest - least, lay)
+    for (const { least, all } of this.alike) if (least <= rest) all.filling(l, w, rest - least, lay)
     if (taken.length === this.depth) return
     this.takeAway(l, w, waste, axis, block, (next, now, wasted) => this.take(next, now, l, w, waste + wasted, at))
   }
@@ -183,15 +185,15 @@ export class FullOfFew {
       const next = (one: number): void => {
         if (this.isSpent()) return
         this.left -= LOOKED_AT
-        if (blocks.axis[one] === now || (axis === now && one < block)) return
+        if (axis === now && one < block) return
         const left = length - takes[one]!
         const gap = width - reaches[one]!
         const wasted = blocks.waste[one]! + gap * takes[one]! + this.fined(gap)
-        if (left < shortest || wasted > spare || !this.isFree(one)) return
+        if (wasted > spare || !this.isFree(one)) return
         if (waste + wasted <= limit + (may.waste - limit) * Math.min(1, (left * width) / muchLeft)) at(one, now, wasted)
       }
-      for (const { least, along, across } of this.alike)
-        if (least <= spare) (now === ALONG ? along : across).reaching(length, width, spare - least, next)
+      for (const { least, taken } of this.alike)
+        if (least <= spare) taken[now - 1]!.reaching(length - shortest, width, spare - least, next)
     }
   }
 
@@ -243,11 +245,26 @@ export class FullOfFew {
 }
 
 /** Blocks by what they waste, about, and by their sizes; all together where none of their pieces is worth anything. */
-function alike({ top, l, w, waste }: FewBlocks): Alike[] {
+function alike({ top, l, w, waste, axis }: FewBlocks): Alike[] {
   const order = leastFirst(waste, top)
   const parts = waste[order[0]!]! < 0 ? PARTS : [1]
   const some = parts.map((part, i) => order.subarray(Math.ceil((parts[i - 1] ?? 0) * top), Math.ceil(part * top)))
   return some
     .filter((blocks) => blocks.length > 0)
-    .map((blocks) => ({ least: waste[blocks[0]!]!, along: new Sizes(blocks, l, w), across: new Sizes(blocks, w, l) }))
+    .map((blocks) => ({
+      least: waste[blocks[0]!]!,
+      all: new Sizes(blocks, l, w),
+      taken: [
+        new Sizes(
+          blocks.filter((at) => axis[at] !== ALONG),
+          l,
+          w,
+        ),
+        new Sizes(
+          blocks.filter((at) => axis[at] !== ACROSS),
+          w,
+          l,
+        ),
+      ],
+    }))
 }

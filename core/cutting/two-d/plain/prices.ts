@@ -11,6 +11,10 @@ const CHANCE = [0.25, 0.12, 0.06]
 const STEPS = 40
 const ALL = 10
 
+/** What is told anew of other sheets of the same pieces needs no more than these, and so many steps each. */
+const KNOWN = [0.12, 0.06]
+const STEPS_KNOWN = 25
+
 /** Where it was told before, for more sheets, these are enough, and so many steps each. */
 const AGAIN = [0.06, 0.03]
 const FEWER_STEPS = 10
@@ -68,8 +72,10 @@ export function price(found: Found, holding: Holding, worth: Float64Array, avera
   const held = new Float64Array(worth.length)
   const all = Int32Array.from({ length: found.top }, (_, i) => i)
   const some = new Some(found, holding, all)
-  for (const part of CHANCE)
-    for (let step = 0; step < STEPS; step++) {
+  const isKnown = worth.some((value) => value !== 0)
+  const [parts, steps] = isKnown ? [KNOWN, STEPS_KNOWN] : [CHANCE, STEPS]
+  for (const part of parts)
+    for (let step = 0; step < steps; step++) {
       some.countHeld(worth, part * average, step % ALL === 0, held)
       change(worth, held, part * average, some.longest, average)
     }

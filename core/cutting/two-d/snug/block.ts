@@ -12,7 +12,8 @@ export interface SnugBlock {
   /** Area of its pieces, mm². */
   readonly net: number
   readonly turns: boolean
-  readonly holds: Packed
+  /** Empty while it waits for its turn: most never have it. */
+  holds: Packed
   /** The sum of the names of what it holds, below `PRIME`. */
   readonly name: number
   /** The rank by area of its largest piece, from 0 up. */

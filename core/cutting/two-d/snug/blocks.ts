@@ -1,7 +1,7 @@
 import { SAME } from '../../instance'
 import { randomFrom } from '../../random'
 import { knownBy, PRIME } from '../known-by'
-import { PackedCounts } from '../packed-counts'
+import { PackedCounts, type Packed } from '../packed-counts'
 import { areaOfAll, demandOf, type Problem, type Shape } from '../sheets'
 import { axisOf, sizeOf, type Join, type Oriented, type Side, type SnugBlock } from './block'
 import { BySize } from './by-size'
@@ -44,6 +44,9 @@ const WIDEST_OF_FEW = 0.5
 /** All differences in a block together come to no more than so many steps, and so many more for each join. */
 const AT_ONCE = 0.8
 const FOR_EACH = 0.1
+
+/** What a block holds that waits for its turn. */
+const NONE: Packed = new Int32Array()
 
 /** Blocks with little waste; those that fit no sheet left out. */
 export class SnugBlocks {
@@ -185,6 +188,10 @@ export class SnugBlocks {
 
   private take(block: SnugBlock): void {
     block.number = this.all.length
+    if (block.holds === NONE && typeof block.made !== 'number') {
+      const [one, other] = block.made.parts
+      block.holds = this.packing.sum(one.block.holds, other.block.holds)
+    }
     this.all.push(block)
     this.keep({ block, turned: false })
     if (block.turns) this.keep({ block, turned: true })
@@ -221,7 +228,10 @@ export class SnugBlocks {
       narrower: this.narrower(waste),
       wider: this.exact ? 0 : Math.min(this.widest, waste / along),
       longest: this.longest(axis, across, turns) - along,
-      ...{ area, net, number, waste },
+      area,
+      net,
+      number,
+      waste,
       uneven: step === undefined ? Infinity : step * (AT_ONCE + FOR_EACH * (block.joins + 1)) - block.uneven,
       chance: this.waiting.unlikely - block.chance,
     })
@@ -234,15 +244,16 @@ export class SnugBlocks {
       if (gap < 0 && !this.fitsSome(nl, nw, turns)) continue
       const both = block.net + other.net
       if (!this.exact && long * wide - both > this.spare(both)) continue
-      if (!this.packing.both(block.holds, other.holds)) continue
-      this.offer({
+      const name = (block.name + b.name) % PRIME
+      if (!this.packing.both(block.holds, other.holds) || !this.isNew({ name, l: nl, w: nw })) continue
+      this.waiting.push({
         number: -1,
         l: nl,
         w: nw,
         net: both,
         turns,
-        holds: this.packing.sum(block.holds, other.holds),
-        name: (block.name + b.name) % PRIME,
+        holds: NONE,
+        name,
         largest: Math.max(block.largest, b.largest),
         uneven: block.uneven + other.uneven + Math.abs(gap),
         joins: block.joins + other.joins + 1,
@@ -262,7 +273,7 @@ export class SnugBlocks {
   }
 
   /** Whether there is none of the same pieces and size. */
-  private isNew({ name, l, w }: SnugBlock): boolean {
+  private isNew({ name, l, w }: Pick<SnugBlock, 'name' | 'l' | 'w'>): boolean {
     const known = this.known(name, l, w)
     if (this.seen.has(known)) return false
     this.seen.add(known)

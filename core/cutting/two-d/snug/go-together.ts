@@ -47,7 +47,7 @@ export function goTogether(
 
 /** What a piece that is in no sheet yet may be given. */
 interface Open {
-  readonly sheets: readonly number[]
+  readonly sheets: Int32Array
   /** Held by the sheets chosen, and with what was left besides. */
   readonly holds: Packed
   readonly gone: Packed
@@ -60,6 +60,9 @@ interface Open {
 class Sets {
   private readonly shapes: readonly (readonly number[])[]
   private readonly counts: readonly Uint16Array[]
+  /** What each sheet holds, in a row, and wastes, mm²: read over and over. */
+  private readonly holds: Packed
+  private readonly waste: Float64Array
   /** Pieces of each shape that are neither in a sheet nor left. */
   private readonly wanted: Uint16Array
   private readonly used: number[]
@@ -76,14 +79,16 @@ class Sets {
   ) {
     this.shapes = sheets.map((s) => packing.shapes(s.holds))
     this.counts = sheets.map((s) => packing.counts(s.holds))
+    this.holds = packing.inRow(sheets.map((s) => s.holds))
+    this.waste = Float64Array.from(sheets, (s) => s.waste)
     this.wanted = demandOf(problem)
     this.used = problem.sheets.map(() => 0)
   }
 
   all(may: Spent): Together {
     const none = this.packing.none()
-    const from = { holds: none, gone: none, left: may, rest: areaOfAll(this.problem), dropped: 0 }
-    this.goOn({ ...from, sheets: this.sheets.map((_, i) => i) })
+    const sheets = Int32Array.from(this.sheets, (_, i) => i)
+    this.goOn({ sheets, holds: none, gone: none, left: may, rest: areaOfAll(this.problem), dropped: 0 })
     return this.best!
   }
 
@@ -95,7 +100,7 @@ class Sets {
     if (dropped + alone > this.leaving.area + 1) return false
     if (rare < 0) return this.at({ sheets: this.chosen, holds, left, rest })
     for (const number of open.sheets) {
-      if (!this.shapes[number]!.includes(rare)) continue
+      if (this.counts[number]![rare] === 0) continue
       if (this.isAtEnd() || this.take(number, open)) return true
     }
     return this.leave(rare, open)
@@ -111,9 +116,12 @@ class Sets {
     this.chosen.push(sheet)
     for (const shape of this.shapes[number]!) this.wanted[shape]! -= counts[shape]!
     const ended = this.goOn({
-      ...{ holds: this.packing.sum(holds, sheet.holds), gone: now, left: spent, dropped },
+      sheets: this.going(sheets, now, spent),
+      holds: this.packing.sum(holds, sheet.holds),
+      gone: now,
+      left: spent,
       rest: rest - (area - sheet.waste),
-      sheets: sheets.filter((other) => this.goes(other, now, spent)),
+      dropped,
     })
     for (const shape of this.shapes[number]!) this.wanted[shape]! += counts[shape]!
     this.chosen.pop()
@@ -122,13 +130,18 @@ class Sets {
   }
 
   /** Leaves one of a shape. */
-  private leave(shape: number, open: Open): boolean {
+  private leave(shape: number, { sheets, holds, gone, left, rest, dropped }: Open): boolean {
     if (this.isAtEnd()) return true
-    const gone = this.packing.sum(open.gone, this.packing.one(shape))
-    const dropped = open.dropped + this.problem.shapes[shape]!.area
+    const now = this.packing.sum(gone, this.packing.one(shape))
     this.wanted[shape]!--
-    const sheets = open.sheets.filter((other) => this.packing.both(gone, this.sheets[other]!.holds))
-    const ended = this.goOn({ ...open, gone, dropped, sheets })
+    const ended = this.goOn({
+      sheets: this.going(sheets, now, left),
+      holds,
+      gone: now,
+      left,
+      rest,
+      dropped: dropped + this.problem.shapes[shape]!.area,
+    })
     this.wanted[shape]!++
     return ended
   }
@@ -138,17 +151,24 @@ class Sets {
     return count >= this.leaving.nodes || (count % SELDOM === 0 && this.leaving.over())
   }
 
-  private goes(number: number, gone: Packed, left: Spent): boolean {
-    const { waste, sheet, holds } = this.sheets[number]!
-    const { cost, count } = this.problem.sheets[sheet]!
-    return waste <= left.waste && cost <= left.cost + 1 && this.used[sheet]! < count && this.packing.both(gone, holds)
+  /** Those of some sheets for which there are pieces enough, with as much waste and cost left. */
+  private going(sheets: Int32Array, gone: Packed, left: Spent): Int32Array {
+    const { packing, holds, waste } = this
+    const { words } = packing
+    const may = this.problem.sheets.map(({ cost, count }, kind) => cost <= left.cost + 1 && this.used[kind]! < count)
+    const going = new Int32Array(sheets.length)
+    let top = 0
+    for (const number of sheets)
+      if (waste[number]! <= left.waste && may[this.sheets[number]!.sheet] && packing.both(gone, holds, number * words))
+        going[top++] = number
+    return going.subarray(0, top)
   }
 
   /**
    * The shape still wanted that the fewest of the open sheets hold, but one at least, of equal ones the largest; -1 if there is
    * none. And the area of the pieces that none of them holds, mm².
    */
-  private rarest(open: readonly number[]): { rare: number; alone: number } {
+  private rarest(open: Int32Array): { rare: number; alone: number } {
     const { wanted } = this
     const { shapes } = this.problem
     const times = new Uint32Array(shapes.length)
