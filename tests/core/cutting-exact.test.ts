@@ -5,9 +5,11 @@ import { BySize, exactly } from '#core/cutting/two-d/exact/by-size'
 import { covering } from '#core/cutting/two-d/exact/cover'
 import { ExactSheets } from '#core/cutting/two-d/exact/full'
 import { HardestFirst } from '#core/cutting/two-d/exact/hardest-first'
+import { Reaching, shorterThan } from '#core/cutting/two-d/exact/reaching'
 import type { Layout } from '#core/cutting/two-d/layout'
 import { piecesIn, wordsFor } from '#core/cutting/two-d/plain/bits'
 import { Found } from '#core/cutting/two-d/plain/found'
+import { ACROSS, ALONG } from '#core/cutting/two-d/plain/lying'
 import { sameTogether, stockWithin, type Problem, type Shape } from '#core/cutting/two-d/sheets'
 import { layOut } from '#core/cutting/two-d/solve'
 import { panels, panelsOfManySheets } from './cut-instances'
@@ -79,6 +81,35 @@ describe('blocks without waste', () => {
     expect(counts(3, 1e5)).toEqual([12, 132, 440, 0])
     expect(counts(4, 150)).toEqual([12, 132, 150, 0])
     expect(counts(4, 100)).toEqual([12, 100, 0, 0])
+  })
+})
+
+describe('blocks that reach across', () => {
+  it('lie together, the shortest first, without rows along the axis', () => {
+    const pieces = [
+      ...shrunk(5, [SHEET], 9, 0, true),
+      ...[300, 300, 500, 700].map((l) => shapeOf(l, 200, false)),
+      shapeOf(900, 120, false),
+    ]
+    const blocks = blocksOf(pieces)
+    for (const axis of [ALONG, ACROSS] as const) {
+      const [across, along] = axis === ALONG ? [blocks.w, blocks.l] : [blocks.l, blocks.w]
+      const reaching = new Reaching(blocks, axis)
+      const all = Array.from({ length: blocks.top }, (_, i) => i).filter((i) => blocks.axis[i] !== axis)
+      for (const far of new Set(all.map((i) => across[i]!))) {
+        const { blocks: list, long } = reaching.across(far)!
+        expect([...list].sort((a, b) => a - b)).toEqual(all.filter((i) => across[i] === far))
+        expect([...long]).toEqual([...list].map((i) => along[i]!))
+        expect([...long]).toEqual([...long].sort((a, b) => a - b))
+        list.forEach((block, place) => expect(reaching.place[block]).toBe(place))
+      }
+      expect(reaching.across(1)).toBeUndefined()
+    }
+    const same = new Reaching(blocks, ALONG).across(200)!
+    expect([100, 300, 301, 1e4].map((room) => shorterThan(same, room))).toEqual(
+      [100, 300, 301, 1e4].map((room) => same.long.filter((l) => l < room).length),
+    )
+    expect(shorterThan(same, 301)).toBe(2)
   })
 })
 

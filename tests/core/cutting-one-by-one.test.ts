@@ -11,7 +11,7 @@ import { SnugBlocks } from '#core/cutting/two-d/snug/blocks'
 import { fullSheet } from '#core/cutting/two-d/snug/full'
 import { SnugSheets } from '#core/cutting/two-d/snug/sheets'
 import { EachInTurn, LikeliestFirst, SmallestFirst } from '#core/cutting/two-d/snug/turns'
-import { panels } from './cut-instances'
+import { panels, panelsShrunkFreely } from './cut-instances'
 import { faultsOf, meansOf, posed, shapeOf, sheetOf, shrunk } from './cut-problems'
 
 const never = (): boolean => false
@@ -208,6 +208,11 @@ describe('sheets filled one by one', () => {
     const { problem, limit } = posed(panels(7004))
     const plan = planOf(6, problem, limit, 2)
     expect(plan?.left).toEqual([])
+  })
+
+  it('come out in a round or two of many small pieces that may be turned, with blocks that waste less in parts and more in all', () => {
+    const { problem, limit } = posed(panelsShrunkFreely(3224))
+    for (const seed of [1, 2]) expect(planOf(3, problem, limit, seed)?.left, `seed ${seed}`).toEqual([])
   })
 
   it('are filled no other way where the bin is full of offcuts that nothing goes into', () => {

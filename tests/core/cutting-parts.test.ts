@@ -51,6 +51,8 @@ describe('packed counts', () => {
       }
       const [a, b] = [some(0.9), some(0.9)]
       expect(packing.both(a.held, b.held)).toBe(demand.every((most, i) => a.packed[i]! + b.packed[i]! <= most))
+      const row = packing.inRow([b.held, a.held])
+      expect(packing.both(b.held, row, packing.words)).toBe(packing.both(a.held, b.held))
       if (packing.both(a.held, b.held))
         expect([...packing.counts(packing.sum(a.held, b.held))]).toEqual(demand.map((_, i) => a.packed[i]! + b.packed[i]!)) // prettier-ignore
     }

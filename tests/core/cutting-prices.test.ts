@@ -5,7 +5,7 @@ import { FullOfFew } from '#core/cutting/two-d/few/full'
 import { lyingFull } from '#core/cutting/two-d/few/lying'
 import { Pool } from '#core/cutting/two-d/few/pool'
 import { Scope } from '#core/cutting/two-d/few/scope'
-import { holdingOf, price, reducedOf } from '#core/cutting/two-d/plain/prices'
+import { holdingOf, price, reducedOf, type Holding } from '#core/cutting/two-d/plain/prices'
 import { piecesIn } from '#core/cutting/two-d/plain/bits'
 import { Found } from '#core/cutting/two-d/plain/found'
 import { areaOfAll, sameTogether, type Shape } from '#core/cutting/two-d/sheets'
@@ -85,6 +85,14 @@ describe('what pieces are worth', () => {
     return found
   }
 
+  /** How often each of twelve pieces is in those taken, the likelier the less they waste beyond what it is worth. */
+  const heldBy = (found: Found, { first, pieces }: Holding, reduced: Float64Array, average: number): Float64Array => {
+    const held = new Float64Array(12)
+    for (let i = 0; i < found.top; i++)
+      for (const p of pieces.subarray(first[i], first[i + 1])) held[p]! += Math.exp(-reduced[i]! / (0.06 * average))
+    return held
+  }
+
   it('is such that each is in one sheet, those being taken the likelier the less they waste beyond it', () => {
     const random = randomFrom(7)
     // one plan of four sheets, and two hundred others
@@ -99,14 +107,31 @@ describe('what pieces are worth', () => {
     const average = 2.5
     price(found, holding, worth, average)
     const reduced = reducedOf(found, holding, worth)
-    const held = new Float64Array(12)
-    for (let i = 0; i < found.top; i++)
-      for (const p of holding.pieces.subarray(holding.first[i], holding.first[i + 1]))
-        held[p]! += Math.exp(-reduced[i]! / (0.06 * average))
+    const held = heldBy(found, holding, reduced, average)
     for (const times of held) expect(times).toBeCloseTo(1, 0)
     expect(Math.max(...held) - Math.min(...held)).toBeLessThan(0.3)
     // so all together are worth no more than the plan wastes, but for what is left to chance
     expect(worth.reduce((sum, value) => sum + value, 0)).toBeLessThan(1 + 2 + 3 + 4 + 0.5)
+  })
+
+  it('is told again as well by a part of the steps where others come to light', () => {
+    const random = randomFrom(8)
+    const byChance = (count: number): (readonly [readonly number[], number])[] =>
+      Array.from({ length: count }, () => {
+        const all = Array.from({ length: 12 }, (_, p) => p).sort(() => random() - 0.5)
+        return [all.slice(0, 3), 1 + 5 * random()] as const
+      })
+    const first = [...[0, 1, 2, 3].map((s) => [[3 * s, 3 * s + 1, 3 * s + 2], 2] as const), ...byChance(100)]
+    const worth = new Float64Array(12)
+    price(of(first), holdingOf(of(first)), worth, 2.5)
+    const afresh = new Float64Array(12)
+    const found = of([...first, ...byChance(100)])
+    for (const prices of [worth, afresh]) {
+      price(found, holdingOf(found), prices, 2.5)
+      const held = heldBy(found, holdingOf(found), reducedOf(found, holdingOf(found), prices), 2.5)
+      expect(Math.max(...held) - Math.min(...held)).toBeLessThan(0.3)
+    }
+    worth.forEach((value, p) => expect(Math.abs(value - afresh[p]!)).toBeLessThan(0.1))
   })
 
   it('is more for a piece that is only in sheets which waste much, and bounded for one in none', () => {
