@@ -1,4 +1,5 @@
 import { fork, type ChildProcess } from 'node:child_process'
+import { extname } from 'node:path'
 import { fileURLToPath } from 'node:url'
 import type { CutInstance, CutPlan } from '#core/cutting/instance'
 
@@ -21,7 +22,8 @@ export class SearchBeside {
   private readonly ended: Promise<void>
 
   constructor(what: ToSearchBeside) {
-    const file = fileURLToPath(new URL('./search-beside-process.ts', import.meta.url))
+    // beside this file, as it is written or bundled
+    const file = fileURLToPath(new URL(`./search-beside-process${extname(import.meta.url)}`, import.meta.url))
     this.process = fork(file, { stdio: ['ignore', 'ignore', 'ignore', 'ipc'], serialization: 'advanced' })
     this.ended = new Promise((resolve) => {
       this.process.once('message', (plan) => {
