@@ -16,8 +16,8 @@ const LESS = 0.6
 /** How far each list goes. */
 const EFFORT = { blocks: 40_000, laid: 300_000, looks: 10_000_000, sheets: 2000 }
 
-/** Most pieces turn where more than this part of them may. */
-const HALF = 0.4
+/** Pieces count as turning where more than this part of them may. */
+const TURNING = 0.4
 
 /** Blocks count their pieces in a byte, and more would be too many anyway. */
 const TOO_MANY = 255
@@ -96,7 +96,7 @@ export function littleWaste(
 }
 
 const mostTurn = ({ pieces, shapes }: Problem): boolean =>
-  pieces.filter((p) => shapes[p]!.turns).length > HALF * pieces.length
+  pieces.filter((p) => shapes[p]!.turns).length > TURNING * pieces.length
 
 /** The same with some of the pieces, by chance, the larger the likelier. */
 function someOf(problem: Problem, random: Random): Problem {
