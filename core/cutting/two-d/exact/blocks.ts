@@ -27,9 +27,8 @@ export class ExactBlocks implements PlainBlocks {
   sets: Int32Array
   readonly words: number
   top = 0
-  /** By how wide they are and how long, and the other way round. */
-  readonly along = new BySize()
-  readonly across = new BySize()
+  /** By how wide they are and how long. */
+  readonly bySize = new BySize()
   /** The sheet, mm. */
   readonly length: number
   readonly width: number
@@ -63,10 +62,7 @@ export class ExactBlocks implements PlainBlocks {
       ends.push(this.top)
       ofCount.push(this.indexed(from))
     }
-    for (let block = 0; block < this.top; block++) {
-      this.along.add(this.w[block]!, this.l[block]!, block)
-      this.across.add(this.l[block]!, this.w[block]!, block)
-    }
+    for (let block = 0; block < this.top; block++) this.bySize.add(this.w[block]!, this.l[block]!, block)
   }
 
   private addPieces(): void {

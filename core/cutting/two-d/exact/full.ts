@@ -111,7 +111,7 @@ export class ExactSheets {
   /** Of blocks that are taken away along the same axis one after the other each is no longer than the one before. */
   private fill(l: number, w: number, depth: number, before: Taken): void {
     const { blocks, random } = this
-    for (const last of blocks.along.filling(w, l)) if (this.goesOn(last)) this.note(last)
+    for (const last of blocks.bySize.filling(w, l)) if (this.goesOn(last)) this.note(last)
     if (depth === 0) return
     for (const axis of [ALONG, ACROSS] as const) {
       const list = this.reaching(axis, l, w)
