@@ -10,7 +10,7 @@ const OLD = 24 * 3600 * 1000
 /**
  * Bundles the command line, unless its sources are as they were: what a command does not use is left in files of its own, packages
  * where they are. Sources that are read one by one keep the names of all functions, those made in the midst of a search too, which
- * takes it twice as long.
+ * takes it a sixth to a third longer.
  * @param {string} root the house
  * @returns {Promise<string>} the folder it is in: `main.js`, and the process of searches beside the first
  */

@@ -56,6 +56,13 @@ describe('the command line, bundled', () => {
     expect(existsSync(folder)).toBe(true)
   })
 
+  it('is none of a source that can’t be read, and one when that is mended', async () => {
+    put('core/saw.ts', 'export const saw = (')
+    await expect(bundleOfCommandLine(house)).rejects.toThrow('core/saw.ts')
+    put('core/saw.ts', 'export const saw = (): string => `mended`')
+    expect(ran(await bundleOfCommandLine(house))).toBe('mended\n')
+  })
+
   it('is made by two at once, and those of long ago are thrown away', async () => {
     const old = await bundleOfCommandLine(house)
     utimesSync(old, 0, 0)

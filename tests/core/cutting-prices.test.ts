@@ -1,5 +1,5 @@
 import { describe, expect, it } from 'vitest'
-import { randomFrom } from '#core/cutting/random'
+import { randomFrom, type Random } from '#core/cutting/random'
 import { FewBlocks } from '#core/cutting/two-d/few/blocks'
 import { FullOfFew } from '#core/cutting/two-d/few/full'
 import { lyingFull } from '#core/cutting/two-d/few/lying'
@@ -85,6 +85,13 @@ describe('what pieces are worth', () => {
     return found
   }
 
+  /** Sheets of three of twelve pieces each, that waste from 1 to 6 mm². */
+  const byChance = (random: Random, count: number): (readonly [readonly number[], number])[] =>
+    Array.from({ length: count }, () => {
+      const all = Array.from({ length: 12 }, (_, p) => p).sort(() => random() - 0.5)
+      return [all.slice(0, 3), 1 + 5 * random()] as const
+    })
+
   /** How often each of twelve pieces is in those taken, the likelier the less they waste beyond what it is worth. */
   const heldBy = (found: Found, { first, pieces }: Holding, reduced: Float64Array, average: number): Float64Array => {
     const held = new Float64Array(12)
@@ -97,11 +104,7 @@ describe('what pieces are worth', () => {
     const random = randomFrom(7)
     // one plan of four sheets, and two hundred others
     const plan = [0, 1, 2, 3].map((s) => [[3 * s, 3 * s + 1, 3 * s + 2], 1 + s] as const)
-    const others = Array.from({ length: 200 }, () => {
-      const all = Array.from({ length: 12 }, (_, p) => p).sort(() => random() - 0.5)
-      return [all.slice(0, 3), 1 + 5 * random()] as const
-    })
-    const found = of([...plan, ...others])
+    const found = of([...plan, ...byChance(random, 200)])
     const worth = new Float64Array(12)
     const holding = holdingOf(found)
     const average = 2.5
@@ -116,16 +119,11 @@ describe('what pieces are worth', () => {
 
   it('is told again as well by a part of the steps where others come to light', () => {
     const random = randomFrom(8)
-    const byChance = (count: number): (readonly [readonly number[], number])[] =>
-      Array.from({ length: count }, () => {
-        const all = Array.from({ length: 12 }, (_, p) => p).sort(() => random() - 0.5)
-        return [all.slice(0, 3), 1 + 5 * random()] as const
-      })
-    const first = [...[0, 1, 2, 3].map((s) => [[3 * s, 3 * s + 1, 3 * s + 2], 2] as const), ...byChance(100)]
+    const first = [...[0, 1, 2, 3].map((s) => [[3 * s, 3 * s + 1, 3 * s + 2], 2] as const), ...byChance(random, 100)]
     const worth = new Float64Array(12)
     price(of(first), holdingOf(of(first)), worth, 2.5)
     const afresh = new Float64Array(12)
-    const found = of([...first, ...byChance(100)])
+    const found = of([...first, ...byChance(random, 100)])
     for (const prices of [worth, afresh]) {
       price(found, holdingOf(found), prices, 2.5)
       const held = heldBy(found, holdingOf(found), reducedOf(found, holdingOf(found), prices), 2.5)

@@ -45,7 +45,7 @@ const FORGET = 100
 
 /**
  * So many rounds follow each other, or as many as it takes to lay so many blocks, each that is made and each sheet that is found
- * counting as so many: that takes about a second.
+ * counting as so many: that takes one to four seconds.
  */
 const ROUNDS = 20
 const WORK = 5_000_000

@@ -248,23 +248,13 @@ export class FullOfFew {
 function alike({ top, l, w, waste, axis }: FewBlocks): Alike[] {
   const order = leastFirst(waste, top)
   const parts = waste[order[0]!]! < 0 ? PARTS : [1]
+  const butRows = (blocks: Int32Array, along: Axis): Int32Array => blocks.filter((at) => axis[at] !== along)
   const some = parts.map((part, i) => order.subarray(Math.ceil((parts[i - 1] ?? 0) * top), Math.ceil(part * top)))
   return some
     .filter((blocks) => blocks.length > 0)
     .map((blocks) => ({
       least: waste[blocks[0]!]!,
       all: new Sizes(blocks, l, w),
-      taken: [
-        new Sizes(
-          blocks.filter((at) => axis[at] !== ALONG),
-          l,
-          w,
-        ),
-        new Sizes(
-          blocks.filter((at) => axis[at] !== ACROSS),
-          w,
-          l,
-        ),
-      ],
+      taken: [new Sizes(butRows(blocks, ALONG), l, w), new Sizes(butRows(blocks, ACROSS), w, l)],
     }))
 }

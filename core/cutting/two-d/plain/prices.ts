@@ -65,7 +65,7 @@ export const reducedOf = (found: Found, holding: Holding, worth: Float64Array): 
  * cheap fits anywhere. So the sheets of good plans waste the least so counted (duals of a cutting plan after P. C. Gilmore and
  * R. E. Gomory, A linear programming approach to the cutting stock problem, Operations Research 9, 1961; smoothed as by iterative
  * scaling, J. N. Darroch and D. Ratcliff, Generalized iterative scaling for log-linear models, 1972).
- * @param worth of each piece until now, mm²; is changed
+ * @param worth of each piece until now, mm²; is changed. Where it is known of any, a part of the steps does
  * @param average what a sheet wastes on average, mm²: where none wastes anything the measure of what is told, of any size
  */
 export function price(found: Found, holding: Holding, worth: Float64Array, average: number): void {
