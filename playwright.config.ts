@@ -15,7 +15,8 @@ export default defineConfig({
   use: {
     serviceWorkers: 'block',
     viewport: { width: 1280, height: 800 },
-    trace: 'retain-on-failure',
+    // without pictures of each step, which the browser would have to paint for every test in case that it fails
+    trace: { mode: 'retain-on-failure', screenshots: false },
     testIdAttribute: 'data-test',
     launchOptions: {
       executablePath: process.env.CHROMIUM ?? '/usr/bin/chromium',

@@ -10,8 +10,8 @@ import { SearchBeside } from './search-beside'
 /** Rounds of the search: far more than the clock ever allows. */
 export const ROUNDS = 1_000_000
 
-/** Others are begun beside it when it has been at it for so long, and if so much is left, ms. */
-const AFTER = 300
+/** Others are begun beside it when it has been at it for so long, and if so much is left, ms. To begin takes them half a second. */
+const AFTER = 100
 const WORTH = 2000
 
 /** How many go on beside the first: a processor each, but one at least. */

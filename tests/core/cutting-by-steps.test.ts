@@ -197,6 +197,18 @@ describe('pieces that shrank by a few mm', () => {
     expect(search.goes).toBe(false)
   })
 
+  it('are tried by turns with the other ways as soon as many blocks are built, for that takes long', () => {
+    const problem = problemOf(2, 5, 16, 4, true)
+    const search = new BySteps(problem, slackOf(problem, 5), 5 * SHEET.area)
+    const worth = Array.from({ length: 6 }, () => {
+      search.next(0, never)
+      return search.worth
+    })
+    // as soon as one takes long, and with more blocks still more
+    expect(worth).toEqual([...worth].sort())
+    expect([worth[0], worth.includes(1), worth.includes(3)]).toEqual([0, true, true])
+  })
+
   it('are tried with more blocks when all steps were tried, by turns with the other ways then', () => {
     const problem = problemOf(2, 5, 16, 4, true)
     const search = new BySteps(problem, slackOf(problem, 5), 5 * SHEET.area)

@@ -3,6 +3,7 @@ import { describe, expect, it } from 'vitest'
 import { piecesIn } from '#core/cutting/two-d/plain/bits'
 import { PIECE } from '#core/cutting/two-d/plain/lying'
 import { FewBlocks } from '#core/cutting/two-d/few/blocks'
+import { Pile } from '#core/cutting/two-d/few/pile'
 import { Sizes } from '#core/cutting/two-d/few/sizes'
 import type { Shape } from '#core/cutting/two-d/sheets'
 import { SHEET, shapeOf, shrunk } from './cut-problems'
@@ -114,23 +115,48 @@ describe('blocks of few pieces', () => {
     expect(blocks.top).toBe(5)
   })
 
-  it('are found by their sizes: all that reach across a rectangle, or fill it, with so much wasted beside them', () => {
+  it('are found by their sizes: all that reach across a rectangle, or fill it, with so much wasted in and beside them', () => {
     const size = fc.double({ min: 5, max: 700, noNaN: true })
-    const sizes = fc.array(fc.tuple(size, size), { minLength: 1, maxLength: 60 })
+    const some = fc.array(fc.tuple(size, size, fc.double({ min: -4000, max: 4000, noNaN: true })), {
+      minLength: 1,
+      maxLength: 60,
+    })
     fc.assert(
-      fc.property(sizes, size, size, fc.double({ min: 0, max: 90_000, noNaN: true }), (all, length, width, waste) => {
-        const [along, across] = [0, 1].map((k) => Float64Array.from(all, (s) => s[k]!)) as [Float64Array, Float64Array]
-        const by = new Sizes(Int32Array.from(all.keys()), along, across)
-        const goes = [...all.keys()].filter((i) => along[i]! <= length && across[i]! <= width)
-        const told = (is: 'reaching' | 'filling'): number[] => {
-          const found: number[] = []
-          by[is](length, width, waste, (i) => found.push(i))
-          return found.sort((a, b) => a - b)
-        }
-        expect(told('reaching')).toEqual(goes.filter((i) => (width - across[i]!) * along[i]! <= waste))
-        expect(told('filling')).toEqual(goes.filter((i) => along[i]! * across[i]! >= length * width - waste))
-      }),
+      fc.property(
+        some,
+        size,
+        size,
+        fc.double({ min: -4000, max: 90_000, noNaN: true }),
+        (all, length, width, spare) => {
+          const each = (k: 0 | 1 | 2): Float64Array => Float64Array.from(all, (block) => block[k])
+          const [along, across, waste] = [each(0), each(1), each(2)]
+          const by = new Sizes(Int32Array.from(all.keys()), along, across, waste)
+          const goes = [...all.keys()].filter((i) => along[i]! <= length && across[i]! <= width)
+          const piled = (is: 'reaching' | 'filling'): number[] => {
+            const pile = new Pile()
+            by[is](length, width, spare, pile)
+            expect(pile.looked).toBeGreaterThanOrEqual(pile.top)
+            return [...pile.blocks.subarray(0, pile.top)].sort((a, b) => a - b)
+          }
+          const beside = (i: number): number => (width - across[i]!) * along[i]!
+          expect(piled('reaching')).toEqual(goes.filter((i) => beside(i) + waste[i]! <= spare))
+          const left = (i: number): number => length * width - along[i]! * across[i]!
+          expect(piled('filling')).toEqual(goes.filter((i) => left(i) + waste[i]! <= spare))
+        },
+      ),
       { numRuns: 300, seed: 3 },
     )
+  })
+
+  it('are piled on those of the rests that one was left of, however many there are', () => {
+    const many = 6000
+    const of = (value: number): Float64Array => new Float64Array(many).fill(value)
+    const by = new Sizes(Int32Array.from({ length: many }, (_, i) => i), of(100), of(50), of(0)) // prettier-ignore
+    const pile = new Pile()
+    by.reaching(300, 50, 0, pile)
+    by.filling(100, 50, 0, pile)
+    expect(pile.top).toBe(2 * many)
+    expect([...pile.blocks.subarray(0, pile.top)]).toEqual([...Array(2 * many).keys()].map((i) => i % many))
+    expect(pile.looked).toBeGreaterThanOrEqual(2 * many)
   })
 })

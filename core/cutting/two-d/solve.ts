@@ -169,12 +169,15 @@ class Cheaper {
     this.single.run({ over: this.means.over, steps: BRIEFLY })
   }
 
-  /** Where full sheets can be listed that has every other turn, in searches beside the first most. @returns whether it had it */
+  /**
+   * Where full sheets can be listed that has every other turn, the second being the first; in searches beside the first it has most.
+   * @returns whether it had it
+   */
   private list(): boolean {
     if (!this.listing) return false
     const turn = this.turns++ % SELDOM
-    const has = isBeside(this.means) ? turn < SELDOM - 1 : turn % 2 === 0
-    if (this.seldom ? turn > 0 : !has) return false
+    const has = isBeside(this.means) ? turn < SELDOM - 1 : turn % 2 === 1
+    if (this.seldom ? turn !== 1 : !has) return false
     const found = this.listing.next()
     if (found) this.sheets.offer(found)
     return true
@@ -187,7 +190,12 @@ class Cheaper {
   }
 
   private get light(): number {
-    return this.onlyFills ? 0 : this.roomy ? LIGHT : 1
+    return this.onlyFills ? 0 : this.roomy && !this.fillsOneByOne ? LIGHT : 1
+  }
+
+  /** Of several equal sheets that comes to more than all other ways but sides that agree and lists. */
+  private get fillsOneByOne(): boolean {
+    return this.filling.length === 1
   }
 
   /** Searches beside the first leave sides that agree to it where blocks that fit are no use. */
@@ -197,7 +205,7 @@ class Cheaper {
 
   /** What does best where so much may be wasted gets most of the time. */
   private byTurns(count: number): void {
-    if ((count + 1) % (this.loose ? SELDOM : 2) > 0) this.fill()
+    if ((count + 1) % (this.loose || this.fillsOneByOne ? SELDOM : 2) > 0) this.fill()
     else if (!this.loose) this.others(count)
     else if (!this.refill(1)) this.singles(1)
   }

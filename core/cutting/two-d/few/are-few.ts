@@ -38,7 +38,8 @@ export const areFewBeside = (problem: Problem, stock: readonly number[]): boolea
   canBeListed(
     problem,
     stock,
-    (each) => each <= FEW_AGREEING && sidesAgree(problem.pieces.map((p) => problem.shapes[p]!)),
+    (each, wasted) =>
+      each <= FEW_AGREEING && wasted < ONE_BY_ONE && sidesAgree(problem.pieces.map((p) => problem.shapes[p]!)),
   )
 
 /** @param areFew whether there are few pieces in a sheet, where it may waste such a part of one on average */

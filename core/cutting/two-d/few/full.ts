@@ -6,6 +6,7 @@ import { exchange, meet, wordsFor } from '../plain/bits'
 import { leastFirst } from '../plain/least-first'
 import { ACROSS, ALONG } from '../plain/lying'
 import { AGREE, FewBlocks, type May } from './blocks'
+import { Pile } from './pile'
 import { Sizes } from './sizes'
 
 /** The most blocks that are made. */
@@ -23,9 +24,8 @@ export interface Way {
  */
 const PARTS = [0.02, 0.1, 0.3, 0.6, 1]
 
-/** Some blocks, none of which wastes less than so much, mm². */
+/** Some blocks that waste about as much. */
 interface Alike {
-  readonly least: number
   /** All by their length and how far they reach across. */
   readonly all: Sizes
   /** Those that may be taken away along an axis, by what they take along it and how far they reach across: all but rows along it. */
@@ -45,10 +45,10 @@ const LEAST_EACH = 500
 const TOLD = 20
 
 /**
- * One that is looked at, for it might go in by its size, counts as such a part of a block: mostly ten are looked at for one that is
- * laid, but at times five hundred.
+ * One that is looked at, for it might go in by its size, counts as such a part of a block: that is how long it takes. Mostly ten are
+ * looked at for one that is laid, but at times thousands.
  */
-const LOOKED_AT = 0.004
+const LOOKED_AT = 0.002
 
 /** How far it goes. */
 export interface Effort {
@@ -89,6 +89,7 @@ export class FullOfFew {
   private isAll = true
   private laid = 0
   private depth = 0
+  private readonly pile = new Pile()
   private over = (): boolean => false
 
   /**
@@ -145,20 +146,23 @@ export class FullOfFew {
 
   /** Fills a rest. @param axis along which a block was taken away last, and which */
   private fill(l: number, w: number, waste: number, axis: number, block: number, at: At): void {
-    const { blocks, taken } = this
+    const { blocks, taken, pile } = this
     const rest = this.limit - waste
-    const lay = (last: number): void => {
-      if (this.isSpent()) return
-      this.left -= LOOKED_AT
+    const from = pile.top
+    for (const { all } of this.alike) all.filling(l, w, rest, pile)
+    this.countLooked()
+    for (let i = from; i < pile.top && !this.isSpent(); i++) {
+      const last = pile.blocks[i]!
+      if (!this.isFree(last)) continue
       const [long, wide] = [blocks.l[last]!, blocks.w[last]!]
       const wasted = blocks.waste[last]! + l * w - long * wide + this.fined(l - long) + this.fined(w - wide)
-      if (wasted > rest || !this.isFree(last) || !this.goesOn()) return
+      if (wasted > rest || !this.goesOn()) continue
       this.left -= TOLD
       this.turn(last)
       at(this.set, waste + wasted, () => ({ taken: [...taken], last }))
       this.turn(last)
     }
-    for (const { least, all } of this.alike) if (least <= rest) all.filling(l, w, rest - least, lay)
+    pile.top = from
     if (taken.length === this.depth) return
     this.takeAway(l, w, waste, axis, block, (next, now, wasted) => this.take(next, now, l, w, waste + wasted, at))
   }
@@ -176,24 +180,25 @@ export class FullOfFew {
     block: number,
     at: (block: number, axis: Axis, wasted: number) => void,
   ): void {
-    const { blocks, limit, may, sheet, shortest } = this
+    const { blocks, limit, may, sheet, shortest, pile } = this
     const spare = may.waste - waste
     const muchLeft = MUCH_LEFT * sheet.l * sheet.w
     for (const now of [ALONG, ACROSS] as const) {
       const [length, width] = now === ALONG ? [l, w] : [w, l]
       const [takes, reaches] = now === ALONG ? [blocks.l, blocks.w] : [blocks.w, blocks.l]
-      const next = (one: number): void => {
-        if (this.isSpent()) return
-        this.left -= LOOKED_AT
-        if (axis === now && one < block) return
+      const from = pile.top
+      for (const { taken } of this.alike) taken[now - 1]!.reaching(length - shortest, width, spare, pile)
+      this.countLooked()
+      for (let i = from; i < pile.top && !this.isSpent(); i++) {
+        const one = pile.blocks[i]!
+        if ((axis === now && one < block) || !this.isFree(one)) continue
         const left = length - takes[one]!
         const gap = width - reaches[one]!
         const wasted = blocks.waste[one]! + gap * takes[one]! + this.fined(gap)
-        if (wasted > spare || !this.isFree(one)) return
+        if (wasted > spare) continue
         if (waste + wasted <= limit + (may.waste - limit) * Math.min(1, (left * width) / muchLeft)) at(one, now, wasted)
       }
-      for (const { least, taken } of this.alike)
-        if (least <= spare) taken[now - 1]!.reaching(length - shortest, width, spare - least, next)
+      pile.top = from
     }
   }
 
@@ -212,6 +217,12 @@ export class FullOfFew {
   /** What counts as waste beside a gap of so many mm, mm². */
   private fined(gap: number): number {
     return gap > AGREE ? this.may.fine : 0
+  }
+
+  /** Counts those that were looked at. */
+  private countLooked(): void {
+    this.left -= LOOKED_AT * this.pile.looked
+    this.pile.looked = 0
   }
 
   /** Whether no work is left: then not all are gone through. */
@@ -253,8 +264,7 @@ function alike({ top, l, w, waste, axis }: FewBlocks): Alike[] {
   return some
     .filter((blocks) => blocks.length > 0)
     .map((blocks) => ({
-      least: waste[blocks[0]!]!,
-      all: new Sizes(blocks, l, w),
-      taken: [new Sizes(butRows(blocks, ALONG), l, w), new Sizes(butRows(blocks, ACROSS), w, l)],
+      all: new Sizes(blocks, l, w, waste),
+      taken: [new Sizes(butRows(blocks, ALONG), l, w, waste), new Sizes(butRows(blocks, ACROSS), w, l, waste)],
     }))
 }

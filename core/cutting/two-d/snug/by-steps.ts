@@ -75,9 +75,9 @@ export class BySteps implements Agreeing {
     )
   }
 
-  /** How many rounds of the other ways a level is worth now. */
+  /** How many rounds of the other ways a level is worth now: one where it takes long, for as many blocks are built as may be. */
   get worth(): number {
-    return ROUNDS[this.round]?.worth ?? 0
+    return Math.max(ROUNDS[this.round]?.worth ?? 0, Number(this.sated.length > 0))
   }
 
   /**
