@@ -57,10 +57,10 @@ describe('the last two sheets', () => {
   })
 
   it('are filled no other way where a kind of sheet is used up', () => {
-    const problem = problemOf(1, 2, 14, 18, false)
+    const problem = problemOf(1, 2, 11, 18, false)
     const usedUp = { ...problem, sheets: [SHEET, sheetOf(1_000_000, 10, 0)] }
     const [means, same] = [meansOf(2), meansOf(2)]
-    for (let i = 0; i < 3; i++) {
+    for (let i = 0; i < 2; i++) {
       expect(fillLastTwo(usedUp, 2 * SHEET.cost, means)).toEqual(fillLastTwo(problem, 2 * SHEET.cost, same))
       expect(means.random()).toBe(same.random())
     }
