@@ -11,7 +11,7 @@ const now = (): number => performance.now()
 process.once('disconnect', () => process.exit())
 process.once('message', async (what) => {
   const { instance, beside, seed, seconds } = what as ToSearchBeside
-  // to load the solver takes a third of a second, and of sheets the first search asks it often enough
+  // to load the solver takes a third of a second: for sheets the first search alone has it
   const solver = instance.kind === '1d' ? await linearSolver() : null
   // the clock began when the process did
   const means = { ...meansUntil(randomFrom(seed), ROUNDS, solver, now, seconds * 1000), beside }

@@ -44,7 +44,7 @@ const LIGHT = 2
 /** Where equal pieces span a sheet in rows, the rows are laid out first, in so many rounds. */
 const ROWS = 5
 
-/** Before these rounds full sheets are looked for among all pieces. */
+/** Where nothing may be wasted full sheets are looked for among all pieces before these rounds. */
 const WHOLE = [2, 4, 8, 14, 26, 50, 98]
 
 /**
@@ -185,7 +185,7 @@ class Cheaper {
 
   private goOn(count: number): void {
     if (count < this.light) this.singles(1)
-    else if (!this.trees.goes || this.tight) this.others(count)
+    else if (!this.trees.goes || this.tight) this.allWays(count)
     else this.byTurns(count)
   }
 
@@ -193,7 +193,7 @@ class Cheaper {
     return this.onlyFills ? 0 : this.roomy && !this.fillsOneByOne ? LIGHT : 1
   }
 
-  /** Of several equal sheets that comes to more than all other ways but sides that agree and lists. */
+  /** No other way fills sheets: of several equal ones that comes to more than all others but sides that agree and lists. */
   private get fillsOneByOne(): boolean {
     return this.filling.length === 1
   }
@@ -206,7 +206,7 @@ class Cheaper {
   /** What does best where so much may be wasted gets most of the time. */
   private byTurns(count: number): void {
     if ((count + 1) % (this.loose || this.fillsOneByOne ? SELDOM : 2) > 0) this.fill()
-    else if (!this.loose) this.others(count)
+    else if (!this.loose) this.others()
     else if (!this.refill(1)) this.singles(1)
   }
 
@@ -227,9 +227,14 @@ class Cheaper {
     return this.sheets.least === 0 || this.single.least === 0
   }
 
-  /** All other ways; the one that leaves less gets more of the time. */
-  private others(count: number): void {
+  /** Before some rounds full sheets are looked for among all pieces. */
+  private allWays(count: number): void {
     if (WHOLE.includes(count)) this.sheets.offer(this.full.next(this.limit))
+    this.others()
+  }
+
+  /** Some sheets filled anew, and single pieces; the one that leaves less gets more of the time. */
+  private others(): void {
     const nearer = this.roomy || this.single.least <= this.sheets.least
     if (!this.refill(nearer ? 1 : NEARER)) this.singles(this.roomy ? MOSTLY : nearer ? NEARER : 1)
   }

@@ -25,7 +25,10 @@ export class Sizes {
   /** None wastes less, mm². */
   private readonly least: number
 
-  /** @param some the blocks, @param along what each takes, @param across how far it reaches, mm, @param waste what it wastes, mm² */
+  /**
+   * @param some the blocks, @param along what each takes, @param across how far it reaches, mm
+   * @param waste what each wastes less what its pieces are worth, mm²
+   */
   constructor(some: Int32Array, along: Float64Array, across: Float64Array, waste: Float64Array) {
     let [long, wide, short, least] = [0, 0, Infinity, Infinity]
     for (const i of some) {
@@ -44,11 +47,9 @@ export class Sizes {
     for (let c = 1; c < this.first.length; c++) this.first[c]! += this.first[c - 1]!
     const next = this.first.slice()
     this.blocks = new Int32Array(some.length)
-    ;[this.takes, this.reaches, this.waste] = [along, across, waste].map(() => new Float64Array(some.length)) as [
-      Float64Array,
-      Float64Array,
-      Float64Array,
-    ]
+    this.takes = new Float64Array(some.length)
+    this.reaches = new Float64Array(some.length)
+    this.waste = new Float64Array(some.length)
     for (const i of some) {
       const at = next[cell(i)]!++
       ;[this.blocks[at], this.takes[at], this.reaches[at], this.waste[at]] = [i, along[i]!, across[i]!, waste[i]!]
@@ -57,7 +58,7 @@ export class Sizes {
 
   /**
    * Puts such on a pile as go into a rectangle and reach across it, with no more wasted in them and beside them.
-   * @param length mm, @param width mm, @param spare mm²
+   * @param length mm, @param width mm, @param spare what may be wasted less what pieces are worth, mm²
    */
   reaching(length: number, width: number, spare: number, pile: Pile): void {
     const beside = spare - this.least
