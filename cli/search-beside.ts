@@ -3,15 +3,21 @@ import { extname } from 'node:path'
 import { fileURLToPath } from 'node:url'
 import type { CutInstance, CutPlan } from '#core/cutting/instance'
 
-/** What the process is told; it may search for so many seconds. `beside` is which search beside the first it is, from 1. */
+/** What the process is told; it may search until a moment, ms since 1970. `beside` is which search beside the first it is, from 1. */
 export interface ToSearchBeside {
   readonly instance: CutInstance
   readonly beside: number
   readonly seed: number
-  readonly seconds: number
+  readonly until: number
 }
 
-/** How much longer than it may search its plan is waited for, ms. */
+/** What it tells: each plan that is better than those before, and in the end the last one, laid out better. */
+export interface FromSearchBeside {
+  readonly plan: CutPlan
+  readonly isLast: boolean
+}
+
+/** How much longer than it may search its last plan is waited for, ms. */
 const GRACE = 300
 
 /** A search in a process of its own, beside the one that goes on here. */
@@ -19,6 +25,8 @@ export class SearchBeside {
   private readonly process: ChildProcess
   /** Its plan, when it is through. */
   plan: CutPlan | null = null
+  /** The best that it told of before. */
+  private best: CutPlan | null = null
   private readonly ended: Promise<void>
 
   constructor(what: ToSearchBeside) {
@@ -26,8 +34,11 @@ export class SearchBeside {
     const file = fileURLToPath(new URL(`./search-beside-process${extname(import.meta.url)}`, import.meta.url))
     this.process = fork(file, { stdio: ['ignore', 'ignore', 'ignore', 'ipc'], serialization: 'advanced' })
     this.ended = new Promise((resolve) => {
-      this.process.once('message', (plan) => {
-        this.plan = plan as CutPlan
+      this.process.on('message', (told) => {
+        const { plan, isLast } = told as FromSearchBeside
+        this.best = plan
+        if (!isLast) return
+        this.plan = plan
         resolve()
       })
       this.process.on('error', () => resolve())
@@ -38,14 +49,14 @@ export class SearchBeside {
     })
   }
 
-  /** Its plan, if it is through or nearly so; else null. It ends. */
+  /** Its plan, if it is through or nearly so; else the best that it found, null for none. It ends. */
   async last(): Promise<CutPlan | null> {
     let timer: NodeJS.Timeout | undefined
     const late = new Promise<void>((resolve) => (timer = setTimeout(resolve, GRACE)))
     await Promise.race([this.ended, late])
     this.stop()
     clearTimeout(timer)
-    return this.plan
+    return this.best
   }
 
   stop(): void {

@@ -31,7 +31,7 @@ export async function bestPlan(instance: CutInstance, seed: number, end: number)
     const time = performance.now()
     if (others.length === 0 && !settled && time - begun > AFTER && end - time > WORTH)
       for (let n = 1; n <= beside(); n++)
-        others.push(new SearchBeside({ instance, beside: n, seed: seed + n, seconds: (end - time) / 1000 }))
+        others.push(new SearchBeside({ instance, beside: n, seed: seed + n, until: performance.timeOrigin + end }))
     return time
   }
   const search = cutting(instance, meansUntil(randomFrom(seed), ROUNDS, await linearSolver(), now, end))
@@ -49,5 +49,6 @@ export async function bestPlan(instance: CutInstance, seed: number, end: number)
 
 const lacking = ({ unplaced }: CutPlan): number => unplaced.reduce((sum, u) => sum + u.count, 0)
 
-const isBetter = (plan: CutPlan, than: CutPlan): boolean =>
+/** Whether a plan places more than another, or as much and buys less. */
+export const isBetter = (plan: CutPlan, than: CutPlan): boolean =>
   lacking(plan) < lacking(than) || (lacking(plan) === lacking(than) && plan.bought < than.bought - 1)

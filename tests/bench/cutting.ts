@@ -20,6 +20,7 @@ import {
   type Known,
 } from '../core/cut-instances'
 import { panelsCutOtherwise } from '../core/cut-otherwise'
+import { watchTakenAway } from './taken-away'
 
 const SECONDS = Number(process.argv[2] ?? 10)
 /** Plans by first fit, the best of which is told beside. */
@@ -75,8 +76,12 @@ function firstFit(instance: CutInstance, best: number): number {
   return least
 }
 
-function table(title: string, results: Result[]): void {
-  console.log(`\n${title}, at most ${SECONDS} s each`)
+async function table(title: string, known: (seed: number) => Known, seeds: number[]): Promise<void> {
+  const takenAway = watchTakenAway()
+  const results = await all(known, seeds)
+  const part = takenAway()
+  const lost = part === null ? '' : `; the host took ${(100 * part).toFixed(0)} % of the processors’ time for others`
+  console.log(`\n${title}, at most ${SECONDS} s each${lost}`)
   const families = [...new Set(results.map((r) => r.family))]
   for (const family of [...families, 'all']) {
     const rows = results.filter((r) => family === 'all' || r.family === family)
@@ -110,10 +115,10 @@ async function all(known: (seed: number) => Known, seeds: number[]): Promise<Res
 }
 
 const seeds = Array.from({ length: TO - FROM + 1 }, (_, i) => FROM + i)
-table('Lengths', await all(lengths, seeds.slice(0, 40)))
-table('Panels', await all(panels, seeds))
-table('Panels that shrank freely', await all(panelsShrunkFreely, seeds))
-table('Panels of many sheets', await all(panelsOfManySheets, seeds))
-table('Panels of several sheets', await all(panelsOfSeveralSheets, seeds))
-table('Panels that shrank a little', await all(panelsShrunkALittle, seeds.slice(0, 24)))
-table('Panels cut otherwise', await all(panelsCutOtherwise, seeds.slice(0, 40)))
+await table('Lengths', lengths, seeds.slice(0, 40))
+await table('Panels', panels, seeds)
+await table('Panels that shrank freely', panelsShrunkFreely, seeds)
+await table('Panels of many sheets', panelsOfManySheets, seeds)
+await table('Panels of several sheets', panelsOfSeveralSheets, seeds)
+await table('Panels that shrank a little', panelsShrunkALittle, seeds.slice(0, 24))
+await table('Panels cut otherwise', panelsCutOtherwise, seeds.slice(0, 40))

@@ -7,7 +7,7 @@ import { Pile } from '#core/cutting/two-d/few/pile'
 import { Sizes } from '#core/cutting/two-d/few/sizes'
 import type { Shape } from '#core/cutting/two-d/sheets'
 import { SHEET, shapeOf, shrunk } from './cut-problems'
-import { mayWaste } from './few-sheets'
+import { ALL, mayWaste } from './few-sheets'
 
 /** The pieces that each block holds. */
 const heldBy = ({ sets, top }: FewBlocks, pieces: number): number[][] =>
@@ -22,7 +22,7 @@ describe('blocks of few pieces', () => {
       shapeOf(120, 400, true),
     ]
     const blocks = new FewBlocks(SHEET, 1, 10_000)
-    expect(blocks.build(pieces, new Float64Array(4), mayWaste(20_000, 4))).toBe(true)
+    expect(blocks.build(pieces, new Float64Array(4), mayWaste(20_000, 4), ALL.over)).toBe(true)
     const names = new Set<string>()
     for (let i = 0; i < blocks.top; i++) {
       const held = piecesIn(blocks.sets.subarray(i, i + 1), pieces.length, true)
@@ -42,7 +42,7 @@ describe('blocks of few pieces', () => {
       const pieces = shrunk(11, [SHEET, SHEET], 8, 20, turns)
       const most = 30_000
       const blocks = new FewBlocks(SHEET, 1, 100_000)
-      blocks.build(pieces, new Float64Array(pieces.length), { ...mayWaste(most, pieces.length), parts: 2 })
+      blocks.build(pieces, new Float64Array(pieces.length), { ...mayWaste(most, pieces.length), parts: 2 }, ALL.over)
       const lying = pieces.flatMap(({ l, w }, p) => (turns ? [[l, w, p], [w, l, p]] : [[l, w, p]]) as [number, number, number][]) // prettier-ignore
       const onSheet = lying.filter(([l, w]) => l <= SHEET.l && w <= SHEET.w)
       let pairs = 0
@@ -62,7 +62,7 @@ describe('blocks of few pieces', () => {
     for (const by of [0, 6]) {
       const pieces = shrunk(5, [SHEET], 12, by, false)
       const blocks = new FewBlocks(SHEET, 1, 100_000)
-      blocks.build(pieces, new Float64Array(pieces.length), mayWaste(30_000, pieces.length))
+      blocks.build(pieces, new Float64Array(pieces.length), mayWaste(30_000, pieces.length), ALL.over)
       const [takes, reaches] = [
         [blocks.l, blocks.w],
         [blocks.w, blocks.l],
@@ -90,7 +90,7 @@ describe('blocks of few pieces', () => {
     const pieces = shrunk(5, [SHEET], 8, 6, false)
     const build = (fined: number): FewBlocks => {
       const blocks = new FewBlocks(SHEET, 1, 100_000)
-      blocks.build(pieces, new Float64Array(8), { ...mayWaste(30_000, 8), fine: fined })
+      blocks.build(pieces, new Float64Array(8), { ...mayWaste(30_000, 8), fine: fined }, ALL.over)
       return blocks
     }
     const blocks = build(fine)
@@ -111,8 +111,26 @@ describe('blocks of few pieces', () => {
   it('are no more than may be made', () => {
     const blocks = new FewBlocks(SHEET, 1, 5)
     const six = new Array<Shape>(6).fill(shapeOf(100, 100, false))
-    expect(blocks.build(six, new Float64Array(6), mayWaste(1000, 6))).toBe(false)
+    expect(blocks.build(six, new Float64Array(6), mayWaste(1000, 6), ALL.over)).toBe(false)
     expect(blocks.top).toBe(5)
+  })
+
+  it('are no more than there is time for', () => {
+    const pieces = shrunk(1, new Array<typeof SHEET>(6).fill(SHEET), 12, 25, true)
+    const build = (most: number): { asked: number; top: number; all: boolean } => {
+      let asked = 0
+      const blocks = new FewBlocks(SHEET, 3, 100_000)
+      const all = blocks.build(pieces, new Float64Array(72), mayWaste(60_000, 72), () => ++asked > most)
+      return { asked, top: blocks.top, all }
+    }
+    const whole = build(Infinity)
+    expect(whole).toMatchObject({ all: true })
+    expect(whole.top).toBeGreaterThan(5000)
+    // the clock is asked all along, and what it says ends it at once
+    const some = build(20)
+    expect(some).toMatchObject({ asked: 21, all: false })
+    expect(some.top).toBeLessThan(whole.top)
+    expect(whole.asked).toBeGreaterThan(60)
   })
 
   it('are found by their sizes: all that reach across a rectangle, or fill it, with so much wasted in and beside them', () => {

@@ -59,7 +59,7 @@ describe('full sheets of few pieces', () => {
     const least = (pieces: readonly Shape[], fine: number): number => {
       const may = { ...mayWaste(400_000, 3), fine }
       let waste = Infinity
-      new FullOfFew(pieces, new Float64Array(3), SHEET, 400_000, may).all(ALL, (set, wasted) => {
+      new FullOfFew(pieces, new Float64Array(3), SHEET, 400_000, may, ALL.over).all(ALL, (set, wasted) => {
         if (piecesIn(set, 3, false).length === 0) waste = Math.min(waste, wasted)
       })
       return waste

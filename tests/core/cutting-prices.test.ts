@@ -22,9 +22,12 @@ describe('full sheets by what their pieces are worth', () => {
       const worth = Float64Array.from(pieces, () => (random() - 0.4) * 0.04 * SHEET.area)
       const limit = 0.01 * SHEET.area
       const told = new Map<string, number>()
-      new FullOfFew(pieces, worth, SHEET, limit, mayWaste(SHEET.area, pieces.length)).all(ALL, (set, waste) => {
-        told.set(piecesIn(set, pieces.length, true).join(), waste)
-      })
+      new FullOfFew(pieces, worth, SHEET, limit, mayWaste(SHEET.area, pieces.length), ALL.over).all(
+        ALL,
+        (set, waste) => {
+          told.set(piecesIn(set, pieces.length, true).join(), waste)
+        },
+      )
       const beyond = (name: string): number =>
         name.split(',').reduce((rest, p) => rest - pieces[Number(p)]!.area - worth[Number(p)]!, SHEET.area)
       for (const [name, waste] of told) {
@@ -44,7 +47,7 @@ describe('full sheets by what their pieces are worth', () => {
     const count = (part: number): number => {
       const each = Float64Array.from(pieces, (p) => part * p.area)
       const blocks = new FewBlocks(SHEET, 1, 100_000)
-      blocks.build(pieces, worth, { parts: 3, waste: 0.05 * SHEET.area, each, base: 0, fine: 0 })
+      blocks.build(pieces, worth, { parts: 3, waste: 0.05 * SHEET.area, each, base: 0, fine: 0 }, ALL.over)
       for (let i = 0; i < blocks.top; i++) {
         const held = piecesIn(blocks.sets.subarray(i, i + 1), pieces.length, true)
         expect(blocks.waste[i]).toBeLessThanOrEqual(held.reduce((sum, p) => sum + each[p]!, 0) + 1e-6)

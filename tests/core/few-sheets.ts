@@ -18,7 +18,7 @@ export const mayWaste = (waste: number, pieces: number): May => ({
 
 /** Full sheets that waste no more than so much, their pieces being worth nothing. */
 export const fullOf = (pieces: readonly Shape[], limit: number): FullOfFew =>
-  new FullOfFew(pieces, new Float64Array(pieces.length), SHEET, limit, mayWaste(limit, pieces.length))
+  new FullOfFew(pieces, new Float64Array(pieces.length), SHEET, limit, mayWaste(limit, pieces.length), ALL.over)
 
 /** All sets that fill the sheet, by the pieces in them, with what they waste. @param depth so many blocks are taken away at most */
 export function setsOf(pieces: readonly Shape[], limit: number, depth = ALL.depth): Map<string, number> {

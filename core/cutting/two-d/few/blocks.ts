@@ -42,6 +42,9 @@ export const AGREE = 0.05
 const TRIED = 2_000_000
 const ENOUGH = 40_000
 
+/** The clock is asked once in so many blocks that are joined with others. */
+const SELDOM = 64
+
 /**
  * All blocks of a few parts that go into a sheet and waste no more than they may, in plain arrays: a hundred thousand take a
  * tenth of a second. Sides that agree were mostly one cut: blocks joined by such are one part, however many pieces that makes, and
@@ -64,6 +67,8 @@ export class FewBlocks {
   /** What the pieces of each may waste more than they are worth, mm². */
   private each = new Float64Array(FIRST)
   private tried = 0
+  private joined = 0
+  private isOver = false
 
   /**
    * @param words how many numbers the bits of a set take
@@ -79,9 +84,10 @@ export class FewBlocks {
 
   /**
    * @param worth of each piece, mm²
-   * @returns false where there are more blocks than may be made
+   * @param over whether the time is up
+   * @returns false where there are more blocks than may be made, or than there was time for
    */
-  build(pieces: readonly Shape[], worth: Float64Array, may: May): boolean {
+  build(pieces: readonly Shape[], worth: Float64Array, may: May, over: () => boolean): boolean {
     const { sheet } = this
     pieces.forEach(({ l, w, turns }, piece) => {
       for (const turned of turns ? [false, true] : [false]) {
@@ -96,15 +102,15 @@ export class FewBlocks {
     for (let count = 2; count <= pieces.length && this.goesOn(count, may); count++) {
       const first = this.top
       for (let larger = count - 1; 2 * larger >= count; larger--)
-        this.joinEach(made[larger - 1]!, made[count - larger - 1]!, may)
+        this.joinEach(made[larger - 1]!, made[count - larger - 1]!, may, over)
       made.push(this.alikeFrom(first, may.parts))
     }
-    return this.top < this.most
+    return this.top < this.most && !this.isOver
   }
 
   /** Whether blocks of so many pieces are made. */
   private goesOn(count: number, may: May): boolean {
-    return count <= may.parts || (this.tried < TRIED && this.top < ENOUGH)
+    return !this.isOver && (count <= may.parts || (this.tried < TRIED && this.top < ENOUGH))
   }
 
   /** All from one on, by how many parts they are made of. */
@@ -127,22 +133,23 @@ export class FewBlocks {
   }
 
   /** Joins blocks of so many pieces with such of no more, whatever parts they are made of. */
-  private joinEach(some: readonly Alike[], others: readonly Alike[], may: May): void {
+  private joinEach(some: readonly Alike[], others: readonly Alike[], may: May, over: () => boolean): void {
     for (const one of some)
       for (const other of others) {
         if (some === others && other.parts > one.parts) continue
-        for (const axis of [ALONG, ACROSS]) this.joinAll(one, other, axis, may)
+        for (const axis of [ALONG, ACROSS]) this.joinAll(one, other, axis, may, over)
       }
   }
 
   /** Joins blocks with such as have no more pieces, and reach about as far across: as far, where they may be no part more. */
-  private joinAll(larger: Alike, smaller: Alike, axis: number, may: May): void {
+  private joinAll(larger: Alike, smaller: Alike, axis: number, may: May, over: () => boolean): void {
     const more = may.parts - larger.parts - smaller.parts
     if (more < -1 || larger.all.length === 0 || smaller.all.length === 0) return
     const { waste, each } = this
     const [takes, reaches] = axis === ALONG ? [this.l, this.w] : [this.w, this.l]
     const byReach = smaller.byReach[axis - 1]!
     for (const i of larger.all) {
+      if (this.isOver || (this.joined++ % SELDOM === 0 && (this.isOver = over()))) return
       const spare = Math.min(may.waste, each[i]! + smaller.each + may.base) - waste[i]! - smaller.waste + SAME
       if (spare < 0) continue
       const furthest = reaches[i]! + (more < 0 ? AGREE : spare / takes[i]!)

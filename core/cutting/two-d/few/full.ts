@@ -76,7 +76,7 @@ const SELDOM = 256
 export class FullOfFew {
   readonly blocks: FewBlocks
   private readonly alike: readonly Alike[]
-  /** Whether there are no more blocks than may be made: else no sheets are found. */
+  /** Whether there are no more blocks than may be made, and all are: else no sheets are found. */
   readonly isComplete: boolean
   private readonly set: Int32Array
   private readonly taken: { block: number; axis: number }[] = []
@@ -96,6 +96,7 @@ export class FullOfFew {
    * @param worth of each piece, mm²
    * @param limit what a sheet may waste less what its pieces are worth, mm²
    * @param may what blocks may be: what is taken away from a sheet together is held to the waste of one
+   * @param over whether the time for making blocks is up
    */
   constructor(
     pieces: readonly Shape[],
@@ -103,10 +104,11 @@ export class FullOfFew {
     private readonly sheet: Rectangle,
     private readonly limit: number,
     private readonly may: May,
+    over: () => boolean,
   ) {
     const words = wordsFor(pieces.length)
     this.blocks = new FewBlocks(sheet, words, MOST_BLOCKS)
-    this.isComplete = this.blocks.build(pieces, worth, may)
+    this.isComplete = this.blocks.build(pieces, worth, may, over)
     this.alike = alike(this.blocks)
     this.set = new Int32Array(words)
     this.shortest = pieces.reduce((least, { l, w }) => Math.min(least, l, w), Infinity)

@@ -55,7 +55,7 @@ function lyingIn(
 ): Lying[] | null {
   const worth = new Float64Array(pieces.length)
   const may = { parts, waste: waste + ABOUT, each: worth, base: Infinity, fine: 0 }
-  const full = new FullOfFew(pieces, worth, sheet, may.waste, may)
+  const full = new FullOfFew(pieces, worth, sheet, may.waste, may, over)
   let way: Way | null = null
   full.all({ blocks, depth: DEEPEST, over: () => way !== null || over() }, (set, _, how) => {
     if (!way && piecesIn(set, pieces.length, false).length === 0) way = how()

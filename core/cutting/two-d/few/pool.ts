@@ -101,7 +101,7 @@ export class Pool {
   private lay({ over, random }: Pick<Means, 'over' | 'random'>): Pick<Outcome, 'spare' | 'blocks'> {
     const { pieces, sheet, average, worth, found, scope } = this
     const may = scope.may(pieces, worth, average, sheet.area)
-    const full = new FullOfFew(pieces, worth, sheet, scope.limit(average), may)
+    const full = new FullOfFew(pieces, worth, sheet, scope.limit(average), may, over)
     const { laid, depth } = scope
     const left = full.all({ blocks: laid, random, depth, over }, (set, waste) =>
       found.add(set, waste + this.worthOf(set)),
