@@ -71,7 +71,7 @@ const holderOf = (form: string, tools: Tool[], choices: Record<string, string> =
   },
 })
 
-/** Saws, mallets on rods and on pins, a ring on a pin, planes on a shelf. */
+/** Saws, mallets on rods and on pins, a ring on a pin, planes on a shelf, circular saws on a deck. */
 function others(): PlanInput[] {
   const saw = (id: string, plate: number, heel: number): Tool => ({
     ...plainTool(id, 'handsaw', `Saw ${id}`),
@@ -87,6 +87,13 @@ function others(): PlanInput[] {
     ...plainTool(id, 'plane', `Plane ${id}`),
     measures: { soleLength: 160, soleWidth: wide, height: 60 },
   })
+  const circular = (id: string): Tool => ({
+    ...plainTool(id, 'base-plate', `Circular saw ${id}`),
+    measures: {
+      ...{ baseLength: 260, baseWidth: 130, height: 200, cutterBelow: 30, balance: 130, balanceUp: 70 },
+      ...{ cutterFromRear: 50, cutterFromSide: 90, guardLength: 130, guardThickness: 14 },
+    },
+  })
   const mallets = [tool('a', 27.5, 62, 'round'), tool('b', 31, 90, 'round')]
   return [
     holderOf('saw-rest', [saw('a', 0.9, 60), saw('b', 1.1, 110)], { pitch: 'even' }),
@@ -94,6 +101,8 @@ function others(): PlanInput[] {
     holderOf('reach-arms', mallets),
     holderOf('peg-rail', [mallets[1]!, ring]),
     holderOf('berth', [plane('a', 42), plane('b', 60)]),
+    holderOf('lean-deck', [circular('a'), circular('b')]),
+    holderOf('lean-deck', [circular('a')], { bears: 'lip' }),
   ]
 }
 

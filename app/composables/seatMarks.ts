@@ -41,7 +41,9 @@ export function seatMarks(
     const opening = board.openings.find((o) => o.id === seat.opening)
     const flat = board.placement.lies === 'flat' && opening
     const behind = flat ? board.placement.at.y + opening.centre.y - opening.radius : seat.at.y - seat.extent.back
-    const { x, y } = onScreen(seat.at.x, behind)
+    // what lies or stands on a board need not have its origin in its middle
+    const middle = seat.rests === 'shelf' ? (seat.extent.right - seat.extent.left) / 2 : 0
+    const { x, y } = onScreen(seat.at.x + middle, behind)
     const level = told.get(seat.id)
     if (!level && x < free) return []
     free = x + ROOM

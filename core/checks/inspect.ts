@@ -21,6 +21,7 @@ import { checkStock } from './stock'
 import type { Check } from './subject'
 import type { Verdict } from './verdict'
 import { checkTaking } from './taking'
+import { checkTipping } from './tipping'
 import { checkWebs } from './web'
 
 /** Every check, in the order in which a person would look. */
@@ -36,6 +37,7 @@ const CHECKS: readonly Check[] = [
   checkArms,
   checkHooks,
   checkMagnets,
+  checkTipping,
   checkRocking,
   checkScrews,
   checkAcross,

@@ -9,6 +9,7 @@ import {
   type Outline,
   type Point,
 } from '../geometry/outline'
+import { kindOf } from '../footprint/kinds'
 import type { Tool } from '../footprint/tool'
 import type { Board, Opening, Place, Rod, Seat } from '../model/model'
 import { boardBox, placeOn, rodEnd } from '../model/standing'
@@ -155,6 +156,14 @@ export function openingItem(board: Board, opening: Opening, look: Look): Omit<Se
 const leaned = (outline: Outline, tilt: number, look: Look): Outline =>
   tilt === 0 ? outline : look === 'side' ? spun(outline, tilt) : Math.abs(tilt) === 180 ? flipped(outline) : outline
 
+/** How far the middle of a tool rises over its own origin as its seat is tipped, mm: from in front it is drawn upright there. */
+function risen(tool: Tool, { turn, tilt = 0, along }: Seat): number {
+  const room = kindOf(tool.kind)?.envelope(tool).top
+  if (!room || along || Math.abs(tilt) === 180) return 0
+  const [x, y] = [(room.minX + room.maxX) / 2, (room.minY + room.maxY) / 2]
+  return Math.sin((tilt * Math.PI) / 180) * [y, -x, -y, x][turn]!
+}
+
 /** What belongs to one seat in a view. */
 export function seatItem(board: Board, seat: Seat, tool: Tool | undefined, look: Look): SeatItem {
   const opening = board.openings.find((o) => o.id === seat.opening)
@@ -163,10 +172,13 @@ export function seatItem(board: Board, seat: Seat, tool: Tool | undefined, look:
   const leans = board.placement.tilt ?? 0
   const square = leans !== 0 && isFaceOn(board, look) && look !== 'side'
   const neck = seenAt(square ? tipped(seat.at, -leans, board.placement.at) : seat.at, look)
+  const rise = tool && look === 'front' && tilt !== 0 ? risen(tool, seat) : 0
   return {
     seat: seat.id,
     ...(opening ? openingItem(board, opening, look) : { at: neck, outlines: [], lines: [] }),
     neck,
-    ghost: tool ? ghost(tool, seat, look).map((g) => ({ ...g, outline: leaned(g.outline, tilt, look) })) : [],
+    ghost: tool
+      ? ghost(tool, seat, look).map((g) => ({ ...g, outline: moved(leaned(g.outline, tilt, look), 0, rise) }))
+      : [],
   }
 }

@@ -23,6 +23,7 @@ const INCHES: Partial<Record<SettingKey, number>> = {
   edge: 1 / 4,
   floor: 1 / 4,
   shoulderBearing: 3 / 32,
+  plateThick: 1 / 8,
   loosePlus: 3 / 32,
   stripThickness: 3 / 4,
   stripWidth: 5.5,

@@ -1,4 +1,4 @@
-import { length, mass, ratio, stress, type SettingDeclaration } from './setting'
+import { angle, length, mass, ratio, stress, type SettingDeclaration } from './setting'
 
 /** What wood has to be left, how far it is counted on, and when a hole is loose. */
 export const LIMIT_SETTINGS = {
@@ -109,6 +109,20 @@ export const LIMIT_SETTINGS = {
     0,
     [0, 3],
     'Added to those times: 0.5 where nothing is heated.',
+  ),
+  plateThick: length(
+    'Limits',
+    'Straight edge of a base plate',
+    3,
+    [0.5, 50],
+    'What bears on a deck’s stop, unless a tool’s own front is straight: as thick as its plate is.',
+  ),
+  tipSpare: angle(
+    'Limits',
+    'Spare against tipping',
+    10,
+    [0, 45],
+    'How much steeper a deck could be before a tool on it tips over its stop, battery in and out.',
   ),
   pinDepth: ratio('Limits', 'Pin in the wood, times its diameter', 1.5, [0.5, 5], 'How deep a pin goes in at least.'),
   looseTimes: ratio(

@@ -21,16 +21,20 @@ export interface TakenOut {
 }
 
 /**
- * A way out: so far up along its own axis, then forward or up until it is clear; or so far back out of a rear slot, then
- * sideways with its head first. mm
+ * A way out: so far up along its own axis, or so far back up the deck that it leans on, then forward or up until it is clear; or
+ * out of a rear slot, then sideways with its head first. mm
  */
 export interface Way {
   lift: number
+  back?: number
   then: 'forward' | 'up' | 'sideways'
 }
 
 /** Lifts that are tried before a tool is drawn forward, mm. */
 const LIFTS = [0, 5, 15, 30, 60, 100]
+
+/** How far what leans forward on a deck is drawn back up it, from under what catches it, before it is lifted; mm. */
+const BACKS = [5, 10, 15, 20]
 
 /** The only way out of a slot in a board's back edge. */
 const REAR: readonly Way[] = [{ lift: 0, then: 'sideways' }]
@@ -194,16 +198,21 @@ export function takenOut(
     const [forward, up] = [tippedWay({ x: 0, y: 1, z: 0 }, tilt), tippedWay({ x: 0, y: 0, z: 1 }, tilt)]
     const ways: readonly Way[] = rear
       ? REAR
-      : [...LIFTS.map((lift): Way => ({ lift, then: 'forward' })), { lift: 0, then: 'up' }]
+      : [
+          ...LIFTS.map((lift): Way => ({ lift, then: 'forward' })),
+          { lift: 0, then: 'up' },
+          ...(seat.rests === 'shelf' && tilt < 0 ? BACKS : []).map((back): Way => ({ lift: 0, back, then: 'up' })),
+        ]
     const [far, high] = [until(pieces, obstacles, 1), until(pieces, obstacles, 2)]
     const aside = rear ? until(pieces, obstacles, 0) : 0
     const astern = rear ? rearWay(model, board!, seat, pieces, add(REST, forward, -1), aside) : []
     let least: { blocking: PartSolid[]; wood: number; volume: number } | null = null
     let found: Way | null = null
     for (const way of ways) {
-      const lifted = add(REST, up, way.lift)
-      const out = way.then === 'up' ? add(REST, up, high) : add(lifted, forward, far)
-      const path = way.then === 'sideways' ? astern : way.lift > 0 ? [REST, lifted, out] : [REST, out]
+      const { lift, back = 0 } = way
+      const from = add(add(REST, up, lift), forward, -back)
+      const out = way.then === 'up' ? add(from, up, high) : add(from, forward, far)
+      const path = way.then === 'sideways' ? astern : lift > 0 || back > 0 ? [REST, from, out] : [REST, out]
       const stretches = path.slice(1).map((to, n): [Place, Place] => [path[n]!, to])
       const hits = new Map<string, number>()
       for (const s of pieces)

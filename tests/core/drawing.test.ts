@@ -4,7 +4,9 @@ import { design } from '#core/choose/design'
 import { holderViews } from '#core/drawing/views'
 import { marksCsv, partsCsv } from '#core/exchange/csv'
 import { boardSvg, xmlText } from '#core/exchange/svg'
+import { plainTool, type Tool } from '#core/footprint/tool'
 import { outlineBounds } from '#core/geometry/outline'
+import { placeOn } from '#core/model/standing'
 import { mallet, railOf, shopWith, threeMallets } from './samples'
 
 const d = design(railOf(threeMallets()))
@@ -48,6 +50,25 @@ describe('the views of a rail', () => {
       return neck.x
     }
     for (const turn of [0, 1, 2, 3] as const) expect(head(turn)).toBeGreaterThan(0)
+  })
+
+  it('draw what leans upright from in front, where its middle stands', () => {
+    const planer: Tool = { ...plainTool('p', 'base-plate', 'Planer'), measures: { baseLength: 240, baseWidth: 100, height: 150, cutterBelow: 0 } } // prettier-ignore
+    const { input } = design(railOf([mallet('a', 28, 70)]))
+    const below = (turn: 0 | 1 | 2 | 3): number => {
+      const holder = { ...input.holder, form: 'lean-deck', seats: [{ id: 's1', tool: 'p', turn }] }
+      const { model } = design({ ...input, tools: new Map([['p', planer]]), holder })
+      const [, view] = holderViews(model!, new Map([['p', planer]]), input.shop)
+      const { neck, ghost } = view!.seats[0]!
+      const deck = model!.boards.find((b) => b.id === 'deck')!
+      const lowest = Math.min(...ghost.map((g) => outlineBounds(g.outline).minY))
+      // from the deck's lower edge up its slope of 30 degrees
+      return neck.y + lowest - placeOn(deck, { x: 0, y: deck.width }, 0).z
+    }
+    // the drawn battery stands out 14.4 behind the base
+    expect(below(0)).toBeCloseTo(0.5 * (240 / 2 + 7.2))
+    expect(below(2)).toBeCloseTo(0.5 * (240 / 2 - 7.2))
+    for (const turn of [1, 3] as const) expect(below(turn)).toBeCloseTo(0.5 * (100 / 2))
   })
 
   it('draw it anew when a figure of the tool changes', () => {

@@ -16,6 +16,7 @@ function calculated(sum: string): number {
     .replaceAll('³', '**3')
     .replaceAll('⁴', '**4')
     .replaceAll('π', 'Math.PI')
+    .replace(/atan\(/g, 'arc(')
     .replace(/cos\(/g, 'cosine(')
     .replace(/tan\(/g, 'tangent(')
     .replace(/sin\(/g, 'sine(')
@@ -25,10 +26,11 @@ function calculated(sum: string): number {
     .replace(/√(\d+)/g, 'Math.sqrt($1)')
     .replaceAll('max(', 'Math.max(')
     .replaceAll('min(', 'Math.min(')
-  return new Function('cosine', 'tangent', 'sine', 'discPull', 'screwShear', `return ${js}`)(
+  return new Function('cosine', 'tangent', 'sine', 'arc', 'discPull', 'screwShear', `return ${js}`)(
     ofDegrees(Math.cos),
     ofDegrees(Math.tan),
     ofDegrees(Math.sin),
+    (times: number) => (Math.atan(times) * 180) / Math.PI,
     discPull,
     yieldLoad,
   ) as number

@@ -80,15 +80,17 @@ const touching = computed(() => scene.value?.collisions.slice(0, 3) ?? [])
 const stuck = computed(() => ways.value.filter((w) => !w.way && w.before.length === 0))
 const comesOut = computed(() => {
   const free = ways.value.filter((w) => w.way)
-  const up = free.filter((w) => w.way!.then === 'up').length
+  const drawn = free.filter((w) => w.way!.back !== undefined).length
+  const up = free.filter((w) => w.way!.then === 'up').length - drawn
   const aside = free.filter((w) => w.way!.then === 'sideways').length
   const lifted = free.filter((w) => w.way!.then === 'forward' && w.way!.lift > 0)
   const most = Math.max(0, ...lifted.map((w) => w.way!.lift))
   const after = ways.value.length - free.length - stuck.value.length
   const counts = [
-    { n: free.length - up - lifted.length - aside, how: 'straight forward' },
+    { n: free.length - up - drawn - lifted.length - aside, how: 'straight forward' },
     { n: lifted.length, how: `lifted up to ${length(most)}, then forward` },
     { n: up, how: 'drawn up' },
+    { n: drawn, how: 'drawn up the deck, then lifted' },
     { n: aside, how: 'back, then sideways' },
     { n: after, how: 'after the one before it' },
   ].filter((c) => c.n > 0)
