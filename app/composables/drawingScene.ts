@@ -22,13 +22,17 @@ export interface DrawingScene {
   placed: { view: View; ox: number; oy: number }[]
 }
 
-/** What must be seen of the front view: the boards and heads, and only the start of long handles. mm */
+/**
+ * What must be seen of the front view, and of the one from the side beside it: the boards and heads, and only the start of long
+ * handles. What leans may stand higher from the side. mm
+ */
 export function frontBoxOf(views: readonly View[]): Bounds | undefined {
   const front = views.find((v) => v.name === 'front')
   if (!front) return undefined
   const { bounds, boardBounds } = front
-  const minY = Math.max(bounds.minY, boardBounds.minY - HANDLES)
-  return { ...bounds, minY, maxY: Math.min(bounds.maxY, boardBounds.maxY + HEADS) }
+  const beside = views.find((v) => v.name === 'side')?.bounds ?? bounds
+  const [low, high] = [Math.min(bounds.minY, beside.minY), Math.max(bounds.maxY, beside.maxY)]
+  return { ...bounds, minY: Math.max(low, boardBounds.minY - HANDLES), maxY: Math.min(high, boardBounds.maxY + HEADS) }
 }
 
 /**

@@ -44,7 +44,7 @@ describe('the steps of any holder', () => {
         expect(new Set(made).size).toBe(made.length)
         const wanted = featuresOf(model)
         expect(wanted.filter((f) => !made.includes(f))).toEqual([])
-        const own = /^(cut|layers|bevel|bore|dust|flare|file|saw|joint|drive):/
+        const own = /^(cut|layers|bevel|bore|dust|flare|file|saw|outline|joint|drive):/
         expect(made.filter((f) => own.test(f)).sort()).toEqual([...wanted].sort())
         expect(new Set(steps.map((s) => s.id)).size).toBe(steps.length)
       }

@@ -1,3 +1,4 @@
+import { outlineArea } from '../../geometry/area'
 import { drilled, type Board, type HolderModel, type Opening } from '../../model/model'
 import { cutOf } from '../../model/work'
 
@@ -12,6 +13,8 @@ export const dustOf = (board: string, opening: string): string => `dust:${board}
 export const flareOf = (board: string, opening: string): string => `flare:${board}/${opening}`
 export const fileOf = (board: string, opening: string): string => `file:${board}/${opening}`
 export const sawOf = (board: string, opening: string): string => `saw:${board}/${opening}`
+/** What is sawn off a blank to its board's own shape. */
+export const outlineOf = (board: string): string => `outline:${board}`
 export const easeOf = (board: string): string => `ease:${board}`
 export const jointOf = (order: number): string => `joint:${order}`
 export const driveOf = (fastener: string): string => `drive:${fastener}`
@@ -35,9 +38,16 @@ export const blankFeatures = (board: Board): string[] => [
   ...(board.bevel ? [bevelOf(board.id)] : []),
 ]
 
+/** An outline that leaves less than this of its blank, mm², is no shape of its own. */
+const NOTHING = 1
+
+/** Whether a board has another shape than its blank: its corners cut off, an edge that slopes, a curve. */
+export const isShaped = ({ outline, length, width }: Pick<Board, 'outline' | 'length' | 'width'>): boolean =>
+  length * width - Math.abs(outlineArea(outline)) > NOTHING
+
 /** Everything that has to be made for a holder to be there, each named once. */
 export const featuresOf = (model: Pick<HolderModel, 'boards' | 'rods' | 'joints' | 'fasteners'>): string[] => [
-  ...model.boards.flatMap((b) => [...blankFeatures(b), ...b.openings.flatMap((o) => openingFeatures(b, o))]),
+  ...model.boards.flatMap((b) => [...blankFeatures(b), ...b.openings.flatMap((o) => openingFeatures(b, o)), ...(isShaped(b) ? [outlineOf(b.id)] : [])]), // prettier-ignore
   ...model.rods.map((r) => cutOf(r.id, 1)),
   ...model.joints.map((j) => jointOf(j.order)),
   ...model.fasteners.map((f) => driveOf(f.id)),

@@ -26,6 +26,7 @@ function shapeOf(model: HolderModel, feature: string): unknown {
   if (kind === 'cut') return pieceAs(whole)
   if (!('openings' in whole)) return undefined
   if (kind === 'mark') return [sizeOf(whole), ...whole.openings.map(openingOf)]
+  if (kind === 'outline') return [sizeOf(whole), whole.outline]
   if (kind === 'layers' || kind === 'bevel') return sizeOf(whole)
   const made = whole.openings.find((o) => o.id === opening)
   return made && openingOf(made)

@@ -15,7 +15,8 @@ const FACE: Record<Board['placement']['lies'], string> = {
   post: 'the face towards the datum, its lower end being the datum end',
 }
 
-const EDGE: Record<Board['placement']['lies'], string> = {
+/** The edge across which a board's figures are counted. */
+export const EDGE: Record<Board['placement']['lies'], string> = {
   flat: 'back edge',
   upright: 'lower edge',
   end: 'lower edge',

@@ -4,7 +4,7 @@ import { bitName } from '../../shop/bit-name'
 import type { BitKind } from '../../shop/shop'
 import { formatAngle } from '../../units/angle'
 import { formatLength } from '../../units/format-length'
-import { blankFeatures, boreOf, dustOf, easeOf, fileOf, flareOf, markOf, openingFeatures, sawOf } from './features'
+import { blankFeatures, boreOf, dustOf, easeOf, fileOf, flareOf, isShaped, markOf, openingFeatures, outlineOf, sawOf } from './features' // prettier-ignore
 import { bitSpeed, drillFor, sawFor } from './machines'
 import { step, wants, wantsDry, type Bench, type Step } from './step'
 import { MINUTES } from './times'
@@ -238,6 +238,7 @@ export function easeStep({ model, shop }: Bench): Step {
     wants: [
       ...wantsDry(...model.boards.flatMap(blankFeatures)),
       ...wants(...model.boards.flatMap((b) => b.openings.flatMap((o) => openingFeatures(b, o)))),
+      ...wants(...model.boards.filter(isShaped).map((b) => outlineOf(b.id))),
     ],
     minutes: MINUTES.ease * model.boards.length,
   })

@@ -16,6 +16,7 @@ import { boardBox, rodBox } from '../../model/standing'
 import { drilled, type Board, type Fastener, type HolderModel, type Opening } from '../../model/model'
 import { formatLength, gridStep, type LengthFormat } from '../../units/format-length'
 import { toGrid } from '../../units/grid'
+import { shapedSides } from './outline-steps'
 import { boreOf, driveOf, dustOf, fileOf, flareOf, sawOf } from './features'
 import type { Bench, Step } from './step'
 
@@ -72,7 +73,9 @@ function oneBoard(model: HolderModel, board: Board, s: Step, format: LengthForma
   const seen = (o: Outline): Outline => (flat ? flipped(o) : o)
   const point = (p: Point): Point => ({ x: p.x, y: flat ? -p.y : p.y })
   const box = outlineBounds(seen(board.outline))
-  const outlines: CardDrawing['outlines'] = [{ ink: 'wood', outline: seen(board.outline) }]
+  const isSawn = s.kind === 'shape'
+  const blank: CardDrawing['outlines'] = isSawn ? [{ ink: 'waste', outline: seen(rectangle(0, 0, board.length, board.width)) }] : [] // prettier-ignore
+  const outlines: CardDrawing['outlines'] = [...blank, { ink: 'wood', outline: seen(board.outline) }]
   const lines: CardDrawing['lines'] = []
   const labels: Label[] = []
   const small = Math.max(board.length, board.width) * 0.012
@@ -93,6 +96,7 @@ function oneBoard(model: HolderModel, board: Board, s: Step, format: LengthForma
       station(o.centre.x)
     }
   }
+  if (isSawn) for (const { from, side } of shapedSides(board)) [from, side.to].forEach((p) => station(p.x))
   if (s.kind === 'mark')
     for (const f of model.fasteners.filter((x) => x.through === board.id && x.toward[axesOf(board).thickness] !== 0)) {
       const p = onBoard(board, f.at)

@@ -3,7 +3,7 @@ import type { Shop } from '../../shop/shop'
 import type { SheetCuts } from '../../cutting/sheets-used'
 
 /** What is done at a step, in the order in which one thinks of the work. */
-export const STEP_KINDS = ['cut', 'bevel', 'layer', 'mark', 'bore', 'dust', 'flare', 'file', 'saw', 'ease', 'fit', 'join', 'wall', 'finish', 'hang', 'prove'] as const // prettier-ignore
+export const STEP_KINDS = ['cut', 'bevel', 'layer', 'mark', 'bore', 'dust', 'flare', 'file', 'saw', 'shape', 'ease', 'fit', 'join', 'wall', 'finish', 'hang', 'prove'] as const // prettier-ignore
 export type StepKind = (typeof STEP_KINDS)[number]
 
 /** Something made that must be there before a step; `dry`: and its glue must have set. */

@@ -3,6 +3,7 @@ import { cuttingSteps } from './cutting-steps'
 import { hangingSteps } from './hanging-steps'
 import { joiningSteps } from './joining-steps'
 import { markSteps } from './mark-steps'
+import { outlineSteps } from './outline-steps'
 import { boreSteps, easeStep, shapeSteps } from './opening-steps'
 import { inOrder, type Order } from './order'
 import { isWall, type Bench } from './step'
@@ -14,12 +15,15 @@ import { wallSteps } from './wall-steps'
  * @param holder id of the holder, by which its parts are named in the plans of cutting
  */
 export function benchSteps(bench: Bench, holder: string): Order {
+  const marks = markSteps(bench)
+  const marked = new Set(marks.flatMap((s) => s.makes))
   const steps = [
     ...cuttingSteps(bench, holder),
     ...blankSteps(bench),
-    ...markSteps(bench),
+    ...marks,
     ...boreSteps(bench),
     ...shapeSteps(bench),
+    ...outlineSteps(bench, marked),
     easeStep(bench),
     ...joiningSteps(bench),
     ...(isWall(bench) ? wallSteps(bench) : hangingSteps(bench)),

@@ -15,6 +15,7 @@ export const MINUTES = {
   file: 4,
   sawSlot: 2,
   kerf: 3,
+  side: 2,
   ease: 3,
   dryFit: 5,
   glue: 2,
