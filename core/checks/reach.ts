@@ -1,6 +1,7 @@
 import { formatLength } from '../units/format-length'
 import { reachOutRule } from './rules'
-import { letFollow, limitFrom, remedy, TOLERANCE, type Check } from './subject'
+import { answerTo, letFollow, limitFrom, offer, remedy, TOLERANCE, type Check, type Subject } from './subject'
+import type { Remedy } from './verdict'
 
 /** How far the holder sticks out from the wall, with the tools in it. */
 export const checkReach: Check = (subject) => {
@@ -30,8 +31,15 @@ export const checkReach: Check = (subject) => {
           : [
               remedy(`Turn ${furthest.name} a quarter`, { kind: 'turn', seat: furthest.id, turn: furthest.turn % 2 === 1 ? 0 : 1 }), // prettier-ignore
               ...letFollow(input, 'Let the depth follow from the tools', 'depth'),
+              ...steeper(input),
               remedy(`Leave ${furthest.name} out`, { kind: 'leave out', seats: [furthest.id] }),
             ],
     },
   ]
+}
+
+/** A deck that leans more sticks out less: the next steeper ones that the form has. */
+function steeper(input: Subject['input']): Remedy[] {
+  const now = Number(answerTo(input, 'angle') ?? NaN)
+  return [40, 50, 60].filter((angle) => angle > now).flatMap((angle) => offer(input, `Lean it at ${angle}°`, 'angle', String(angle))) // prettier-ignore
 }

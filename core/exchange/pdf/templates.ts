@@ -1,4 +1,5 @@
 import { flipped, moved, type Outline, type Point } from '../../geometry/outline'
+import { isShaped } from '../../bench/steps/features'
 import { axesOf, onBoard } from '../../model/contact'
 import { drilled, type Board, type HolderModel, type Opening } from '../../model/model'
 import { bitName } from '../../shop/bit-name'
@@ -215,14 +216,21 @@ function tiled(
   })
 }
 
-/** Templates of every board that is marked, true size, over pages of a paper. */
+/** Boards with something to mark on them, and of those that are only sawn to a shape one of each. */
+function toMark({ boards, fasteners }: HolderModel): Board[] {
+  const isMarked = (b: Board): boolean => b.openings.length > 0 || fasteners.some((f) => f.through === b.id)
+  const shapes = boards.filter((b) => !isMarked(b) && isShaped(b))
+  const outline = (b: Board): string => JSON.stringify(b.outline, (_, v: unknown) => (typeof v === 'number' ? v.toFixed(3) : v)) // prettier-ignore
+  const isFirst = (b: Board): boolean => shapes.find((s) => outline(s) === outline(b)) === b
+  return boards.filter((b) => isMarked(b) || (shapes.includes(b) && isFirst(b)))
+}
+
+/** Templates of every board that is marked or has a shape of its own, true size, over pages of a paper. */
 export function templatePages(model: HolderModel, shop: Shop, choice: TemplateChoice): Page[] {
-  return model.boards
-    .filter((b) => b.openings.length > 0 || model.fasteners.some((f) => f.through === b.id))
-    .flatMap((board) => {
-      const drawn = drawnBoard(board, PAD)
-      return tiled(`${model.name}: ${board.name}`, drawn, boardInk(model, board, drawn, shop), choice, shop.unit)
-    })
+  return toMark(model).flatMap((board) => {
+    const drawn = drawnBoard(board, PAD)
+    return tiled(`${model.name}: ${board.name}`, drawn, boardInk(model, board, drawn, shop), choice, shop.unit)
+  })
 }
 
 /** Most holes and slots on a test piece. */

@@ -78,6 +78,8 @@ describe('a lean deck', () => {
     const { measured } = verdict(input, 'sticks out')!
     const [off, depth] = [valueIn(input, 'tiltOff'), valueIn(input, 'depth')]
     expect(measured!.value).toBeCloseTo(18 + off + c * depth + s * 200, 6)
+    const labels = verdict(deck([saw('a', { baseLength: 340 })]), 'sticks out')!.candidates.map((r) => r.label)
+    expect(labels).toContain('Lean it at 40°')
   })
 
   it('cuts a slot for blade and guard from the upper edge, 6 before it and behind, the fit and its doubt at the sides', () => {
