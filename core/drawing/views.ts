@@ -42,15 +42,19 @@ export function holderViews(model: HolderModel, tools: ReadonlyMap<string, Tool>
   })
 }
 
-/** Openings that belong to no seat, in the views in which they are seen face on. */
+/**
+ * Openings that belong to no seat, or let something below a tool through that stands on their board, in the views in which they
+ * are seen face on.
+ */
 const socketItems = (model: HolderModel, name: View['name']): SeatItem[] =>
   model.boards
     .filter((board) => FACE_ON[board.placement.lies] === name)
-    .flatMap((board) =>
-      board.openings
-        .filter((o) => o.seat === null)
-        .map((o) => ({ seat: null, ...openingItem(board, o, name), neck: { x: 0, y: 0 }, ghost: [] })),
-    )
+    .flatMap((board) => {
+      const standing = model.seats.filter((s) => s.board === board.id && s.opening === null).map((s) => s.id)
+      return board.openings
+        .filter((o) => o.seat === null || standing.includes(o.seat))
+        .map((o) => ({ seat: null, ...openingItem(board, o, name), neck: { x: 0, y: 0 }, ghost: [] }))
+    })
 
 /** The dimensions of the first drilled board that is seen face on, and the sizes of the others. */
 function dimensionsOf(model: HolderModel, name: View['name'], format: LengthFormat): Dimension[] {

@@ -71,6 +71,19 @@ describe('the views of a rail', () => {
     for (const turn of [1, 3] as const) expect(below(turn)).toBeCloseTo(0.5 * (100 / 2))
   })
 
+  it('show the slot in a deck for what is below the tool that stands on it', () => {
+    const saw: Tool = { ...plainTool('s', 'base-plate', 'Saw'), sure: 'caliper', measures: { baseLength: 240, baseWidth: 100, height: 150, cutterBelow: 30, cutterFromRear: 40, cutterFromSide: 60, guardLength: 100, guardThickness: 12 } } // prettier-ignore
+    const { input } = design(railOf([mallet('a', 28, 70)]))
+    const tools = new Map([['s', saw]])
+    const holder = { ...input.holder, form: 'lean-deck', seats: [{ id: 's1', tool: 's', turn: 0 as const }] }
+    const { model } = design({ ...input, tools, holder })
+    const [above, ahead] = holderViews(model!, tools, input.shop)
+    const [slot] = model!.boards.find((b) => b.id === 'deck')!.openings
+    const drawn = (view: typeof above) => view!.seats.flatMap((s) => s.outlines).map((o) => outlineBounds(o.outline))
+    expect(drawn(above).map((b) => [b.maxX - b.minX, b.maxY - b.minY])).toEqual([[slot!.width, slot!.centre.y].map((v) => expect.closeTo(v, 6))]) // prettier-ignore
+    expect(drawn(ahead)).toEqual([])
+  })
+
   it('draw it anew when a figure of the tool changes', () => {
     const wide = design(railOf([mallet('a', 28, 90)]))
     const wider = design(railOf([mallet('a', 28, 120)]))
