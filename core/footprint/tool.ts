@@ -58,6 +58,18 @@ export interface Tool {
 export const surenessOf = (tool: Pick<Tool, 'sure' | 'sureOf'>, field: string): Sureness =>
   tool.sureOf[field] ?? tool.sure
 
+/** What a tool was weighed as: bare, or with its battery in. */
+export type WeighedAs = 'mass' | 'massWithBattery'
+
+/** The heavier of a tool's two weights, which is what a holder has to carry: bare, or with its battery; null when it was not weighed. */
+export function heavier({ mass, massWithBattery }: Pick<Tool, WeighedAs>): { kg: number; as: WeighedAs } | null {
+  if (massWithBattery !== null && massWithBattery >= (mass ?? 0)) return { kg: massWithBattery, as: 'massWithBattery' }
+  return mass === null ? null : { kg: mass, as: 'mass' }
+}
+
+/** What a holder has to carry of a tool, kg; null when it was not weighed. */
+export const carriedMass = (tool: Pick<Tool, WeighedAs>): number | null => heavier(tool)?.kg ?? null
+
 /** A tool with nothing measured yet. */
 export const plainTool = (id: string, kind: string, name: string): Tool => ({
   id,

@@ -1,7 +1,7 @@
 import { doubtRule } from '../fit/rules'
 import { kindOf } from '../footprint/kinds'
 import type { Measured } from '../footprint/kind'
-import type { Tool } from '../footprint/tool'
+import { heavier, type Tool } from '../footprint/tool'
 import type { SeatOrder } from '../model/holder'
 import type { Rule } from '../working/figure'
 import { namedIn, type Trail } from '../working/trail'
@@ -57,12 +57,14 @@ export function doubtFigure(
   return id
 }
 
-/** Puts a tool's weight on the trail, where it was weighed. @returns the figure's id, whether it is there or not */
+/** Puts a tool's weight on the trail, with its battery where that is the heavier, if it was weighed. @returns the figure's id, whether it is there or not */
 export function massFigure(trail: Trail, tool: Tool): string {
   const id = `mass:${tool.id}`
-  if (tool.mass !== null) {
-    const origin = { kind: 'measurement', tool: tool.id, field: 'mass' } as const
-    trail.given(id, `${tool.name}: weight`, tool.mass, origin, { quantity: 'mass' })
+  const weight = heavier(tool)
+  if (weight) {
+    const origin = { kind: 'measurement', tool: tool.id, field: weight.as } as const
+    const label = weight.as === 'mass' ? 'weight' : 'weight with its battery'
+    trail.given(id, `${tool.name}: ${label}`, weight.kg, origin, { quantity: 'mass' })
   }
   return id
 }

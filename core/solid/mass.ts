@@ -5,7 +5,7 @@ import { tippedWay } from '../model/tilt'
 import { densityOf } from '../shop/materials'
 import type { Shop } from '../shop/shop'
 import { centreOfGravity } from '../footprint/balance'
-import type { Tool } from '../footprint/tool'
+import { heavier, type Tool } from '../footprint/tool'
 
 /** A volume (mm³) and its middle, in the board's own axes: x, y, and z down from the face. */
 interface Lump {
@@ -128,17 +128,18 @@ export const boughtWeights = ({
     return mass && middle ? [{ name, figure: mass.figure, mass: mass.value, at: middle.at }] : []
   })
 
-/** What a seated tool weighs, and where; null when it was not weighed. */
+/** What a seated tool weighs, with its battery where that is the heavier, and where; null when it was not weighed. */
 export function toolWeight(
   { turn, tilt = 0, along, at }: Pick<Seat, 'turn' | 'tilt' | 'along' | 'at'>,
   tool: Tool | undefined,
 ): Weight | null {
-  const own = tool && centreOfGravity(tool)
-  if (!tool?.mass || !own) return null
+  const weight = tool && heavier(tool)
+  const own = weight && centreOfGravity(tool, weight.as === 'mass' ? 'bare' : 'battery')
+  if (!weight?.kg || !own) return null
   const [c, s] = QUARTERS[turn]
   const [right, out] = [c * own.x - s * own.y, s * own.x + c * own.y]
   const off = tippedWay(along ? { x: -own.z, y: out, z: right } : { x: right, y: out, z: own.z }, tilt)
-  return { mass: tool.mass, at: { x: at.x + off.x, y: at.y + off.y, z: at.z + off.z } }
+  return { mass: weight.kg, at: { x: at.x + off.x, y: at.y + off.y, z: at.z + off.z } }
 }
 
 /** What a holder weighs by itself, and with its tools; tools that are not weighed are left out and counted. */

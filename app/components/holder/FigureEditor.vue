@@ -57,17 +57,19 @@ const limits = computed(() => {
   return limitsOf(props.figure, kind, props.choices)
 })
 
+/** A weight, which is no measure of the card's: bare, or with the battery. */
+const isWeight = (field: string): boolean => field === 'mass' || field === 'massWithBattery'
+
 function set(value: number | null) {
   const o = origin.value
   if (o.kind === 'measurement') {
     const tool = records.toolsById.get(o.tool)
     if (!tool) return
-    const next =
-      o.field === 'mass'
-        ? { ...tool, mass: value }
-        : value === null
-          ? tool
-          : { ...tool, measures: { ...tool.measures, [o.field]: value } }
+    const next = isWeight(o.field)
+      ? { ...tool, [o.field]: value }
+      : value === null
+        ? tool
+        : { ...tool, measures: { ...tool.measures, [o.field]: value } }
     history.change(props.figure.label, 'tools', tool.id, next)
   } else if (value === null) return
   else if (o.kind === 'shop') shop.setting(o.key as SettingKey, value, props.figure.label)
@@ -99,7 +101,7 @@ const from = computed(() => {
         :quantity="figure.quantity"
         :model-value="figure.value"
         :label="figure.label"
-        :optional="origin.kind === 'measurement' && origin.field === 'mass'"
+        :optional="origin.kind === 'measurement' && isWeight(origin.field)"
         v-bind="limits"
         @update:model-value="set"
       />

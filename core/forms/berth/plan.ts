@@ -1,3 +1,4 @@
+import { carriedMass } from '../../footprint/tool'
 import { MODEL_VERSION, type Board, type Joint, type Seat } from '../../model/model'
 import { formatLength } from '../../units/format-length'
 import { LARGEST_SIZE } from '../../units/length'
@@ -142,7 +143,7 @@ const seat = (l: Lying, x: number, y: number): Seat => ({
   extent: { left: l.left + l.origin.x, right: l.right - l.origin.x, front: l.out - l.origin.y, back: l.origin.y },
   rests: 'shelf',
   sharp: l.tool.options.delicate === 'edge',
-  mass: l.tool.mass,
+  mass: carriedMass(l.tool),
   reach: `{thickness:back} + {headClearance} + {${l.ids.out}}`,
   figures: l.ids,
 })

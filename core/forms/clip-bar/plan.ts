@@ -1,5 +1,5 @@
 import { part } from '../../footprint/neck'
-import type { Tool } from '../../footprint/tool'
+import { carriedMass, type Tool } from '../../footprint/tool'
 import { MODEL_VERSION, type Board } from '../../model/model'
 import type { SeatOrder } from '../../model/holder'
 import { FIT_SETTING, type Fit } from '../../shop/shop'
@@ -106,7 +106,7 @@ export function planClipBar(input: PlanInput): Plan {
         extent: { left: c.left, right: c.right, front: 0, back: 0 },
         rests: 'shelf' as const,
         sharp: false,
-        mass: c.tool.mass,
+        mass: carriedMass(c.tool),
         reach: '{thickness:back} + {standOff} + {thickness:bar} / 2',
         figures: c.ids,
       })),

@@ -1,3 +1,4 @@
+import { carriedMass } from '../../footprint/tool'
 import { circle, slotOutline } from '../../geometry/outline'
 import { MODEL_VERSION, type Board, type Joint, type Opening, type Seat } from '../../model/model'
 import { formatLength } from '../../units/format-length'
@@ -156,7 +157,7 @@ const seat = (s: Stood, at: { x: number; y: number; z: number }): Seat => ({
   rests: 'floor',
   sharp: false,
   edgeUp: s.envelope.sharpUp,
-  mass: s.tool.mass,
+  mass: carriedMass(s.tool),
   reach: `{thickness:back} + {line} + {${s.ids.front}}`,
   figures: s.ids,
 })

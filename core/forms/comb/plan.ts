@@ -1,3 +1,4 @@
+import { carriedMass } from '../../footprint/tool'
 import { flipped, moved, slopedSlotOutline, type Outline, type Point } from '../../geometry/outline'
 import { kindOf } from '../../footprint/kinds'
 import { MODEL_VERSION, type Board, type Opening, type Seat } from '../../model/model'
@@ -138,7 +139,7 @@ function seat(l: Lying, end: { x: number; y: number; z: number }, across: Across
     extent: { left: maxY, right: -minY, front: l.front, back: l.back },
     rests: 'slot',
     sharp: false,
-    mass: l.tool.mass,
+    mass: carriedMass(l.tool),
     reach: `{thickness:back} + ${across.back ? '{behind} + ' : ''}{${edgeOf(l, across).id}} + {${l.ids.front}}${restText(l, slope)}`,
     figures: l.ids,
   }

@@ -1,6 +1,6 @@
 import { boredBy, chooseBit, neededOpening } from '../../fit/bore'
 import { kindOf } from '../../footprint/kinds'
-import type { Tool } from '../../footprint/tool'
+import { carriedMass, type Tool } from '../../footprint/tool'
 import type { SeatOrder } from '../../model/holder'
 import { FIT_SETTING, SURE_SETTING, type Shop } from '../../shop/shop'
 import { bearing } from './layout'
@@ -12,7 +12,7 @@ import { bearing } from './layout'
 export function bestAttitude(tool: Tool, shop: Shop): SeatOrder['turn'] {
   const kind = kindOf(tool.kind)
   const { settings } = shop
-  const wanted = tool.mass !== null && tool.mass > settings.heavyFrom ? settings.bearingHeavy : settings.bearing
+  const wanted = (carriedMass(tool) ?? 0) > settings.heavyFrom ? settings.bearingHeavy : settings.bearing
   for (const { turn } of kind?.attitudes ?? []) {
     const e = kind!.neck?.(tool, turn)
     if (!e || 'missing' in e) return 0

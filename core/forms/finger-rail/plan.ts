@@ -1,3 +1,4 @@
+import { carriedMass } from '../../footprint/tool'
 import { slotOutline } from '../../geometry/outline'
 import { MODEL_VERSION, type Joint, type Opening } from '../../model/model'
 import { formatLength } from '../../units/format-length'
@@ -108,7 +109,7 @@ export function planFingerRail(input: PlanInput): Plan {
         extent: { left: seat.left, right: seat.right, front: seat.front, back: seat.back },
         rests: 'shoulder' as const,
         sharp: false,
-        mass: seat.tool.mass,
+        mass: carriedMass(seat.tool),
         reach: `{thickness:back} + {centre}${seat.rectangular || seat.oval ? ` + {rest:${seat.order.id}}` : ''} + {${seat.ids.front}}`,
         figures: seat.ids,
       })),

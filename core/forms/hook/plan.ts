@@ -1,3 +1,4 @@
+import { carriedMass } from '../../footprint/tool'
 import type { Outline, Segment } from '../../geometry/outline'
 import { MODEL_VERSION, type Board, type Joint, type Seat } from '../../model/model'
 import type { Stock } from '../../shop/shop'
@@ -127,7 +128,7 @@ function seat(h: Hook, x: number, tb: number, web: number): Seat {
     },
     rests: 'hook',
     sharp: false,
-    mass: h.tool.mass,
+    mass: carriedMass(h.tool),
     reach: `{thickness:back} + {web} + {${h.ids.hollow}} / 2 + {${h.ids.thick}} / 2`,
     figures: h.ids,
   }

@@ -1,3 +1,4 @@
+import { carriedMass } from '../../footprint/tool'
 import type { Seat } from '../../model/model'
 import { tipSeat } from '../../model/tilt'
 import { cosine, sine } from '../tilting'
@@ -26,7 +27,7 @@ export function seatOn(s: Stood, x: number, { tilt, depth, about }: Deck): Seat 
     extent: { left: s.left + origin.x, right: s.right - origin.x, front: 0, back: 0 },
     rests: 'shelf',
     sharp: false,
-    mass: tool.mass,
+    mass: carriedMass(tool),
     reach: `{thickness:back} + {tiltOff} + cos({tilt}) × {depth} + sin({tilt}) × {${ids.high}}`,
     figures: { ...ids, ...(s.slot ? { slot: s.slot.ids.wide } : {}) },
   }

@@ -1,6 +1,6 @@
 import { GRAVITY, GRAVITY_TEXT } from '../../units/gravity'
 import type { Measured } from '../../footprint/kind'
-import type { Tool } from '../../footprint/tool'
+import { carriedMass, type Tool } from '../../footprint/tool'
 import type { SeatOrder } from '../../model/holder'
 import type { Trail } from '../../working/trail'
 import { formatLength } from '../../units/format-length'
@@ -103,12 +103,12 @@ function held(
     return { ...seen, seat: order.id, discs: 0, ids }
   }
   const pull = trail.derive(ids.pull, `Pull of a disc on ${place}`, trail.get('discPull').value * share, shareRule, `{discPull}${shares}`, { quantity: 'force', print: 'down' }) // prettier-ignore
-  const wanted = wantedDiscs(input, trail, { id: order.id, place, mass: tool.mass, massId: mass, pull, pullId: ids.pull, tilt }) // prettier-ignore
+  const wanted = wantedDiscs(input, trail, { id: order.id, place, mass: carriedMass(tool), massId: mass, pull, pullId: ids.pull, tilt }) // prettier-ignore
   // beyond where the tool lies flat a disc does nothing
   const useful = Math.max(1, Math.floor((2 * e.flat) / trail.get('discPitch').value))
   const discs = Math.min(Math.max(1, Math.ceil(wanted - 1e-9)), useful)
   const count = `discs:${order.id}`
-  trail.derive(count, `Discs under ${place}`, discs, countRule, `${discs}${tool.mass === null || discs < wanted ? '' : ` ≥ {discsWanted:${order.id}}`}`, { quantity: 'count', note: discs < wanted ? 'no more lie flat under it' : '' }) // prettier-ignore
+  trail.derive(count, `Discs under ${place}`, discs, countRule, `${discs}${carriedMass(tool) === null || discs < wanted ? '' : ` ≥ {discsWanted:${order.id}}`}`, { quantity: 'count', note: discs < wanted ? 'no more lie flat under it' : '' }) // prettier-ignore
   return { ...seen, seat: order.id, discs, ids: { ...ids, discs: count } }
 }
 

@@ -1,3 +1,4 @@
+import { carriedMass } from '../../footprint/tool'
 import { MODEL_VERSION, type Board, type BoughtPart, type Joint, type Seat } from '../../model/model'
 import { formatLength } from '../../units/format-length'
 import { LARGEST_SIZE } from '../../units/length'
@@ -130,7 +131,7 @@ const seat = (h: Held, row: LedgeRow, x: number, out: number, face: string): Sea
   extent: { left: h.left + h.envelope.origin.x, right: h.right - h.envelope.origin.x, front: h.thick - h.envelope.origin.y, back: h.envelope.origin.y }, // prettier-ignore
   rests: 'magnet',
   sharp: false,
-  mass: h.tool.mass,
+  mass: carriedMass(h.tool),
   reach: `{thickness:back} + {${face}} + {${h.ids.thick}}`,
   figures: h.discs > 0 ? { ...h.ids, slot: 'discHole', needed: 'discNeeded', neckAcross: 'discDiameter' } : h.ids,
 })

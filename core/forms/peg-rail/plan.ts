@@ -1,3 +1,4 @@
+import { carriedMass } from '../../footprint/tool'
 import { circle } from '../../geometry/outline'
 import { MODEL_VERSION, type Opening, type Rod, type Seat } from '../../model/model'
 import { FIT_SETTING, type Fit } from '../../shop/shop'
@@ -179,7 +180,7 @@ const seat = (h: Hung, x: number, thickness: number, d: number, lean: number): S
   extent: { left: h.left, right: h.right, front: h.front, back: h.back },
   rests: 'pin',
   sharp: false,
-  mass: h.tool.mass,
+  mass: carriedMass(h.tool),
   reach: `{railThickness} + {${h.ids.arm}} + {${h.ids.front}}`,
   figures: h.ids,
 })

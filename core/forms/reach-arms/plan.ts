@@ -1,3 +1,4 @@
+import { carriedMass } from '../../footprint/tool'
 import { polygon } from '../../geometry/outline'
 import { MODEL_VERSION, type Board, type Joint, type Seat } from '../../model/model'
 import { FIT_SETTING, type Fit } from '../../shop/shop'
@@ -102,7 +103,7 @@ const seat = (h: Hung, x: number, y: number): Seat => ({
   extent: { left: h.sides.left, right: h.sides.right, front: h.right, back: h.left },
   rests: 'arms',
   sharp: false,
-  mass: h.tool.mass,
+  mass: carriedMass(h.tool),
   reach: `{thickness:back} + {x:${h.order.id}} + {${h.ids.front}}`,
   figures: h.ids,
 })

@@ -1,3 +1,4 @@
+import { carriedMass } from '../../footprint/tool'
 import { circle } from '../../geometry/outline'
 import { MODEL_VERSION, type Board, type Opening, type Seat } from '../../model/model'
 import { formatLength } from '../../units/format-length'
@@ -95,7 +96,7 @@ export function planRollHanger(input: PlanInput): Plan {
     extent: { left: 2 * r.left, right: 0, front: r.radius, back: r.radius },
     rests: 'rods',
     sharp: false,
-    mass: r.tool.mass,
+    mass: carriedMass(r.tool),
     reach: `{thickness:back} + {rodLine} + {${r.ids.radius}}`,
     figures: r.ids,
   })

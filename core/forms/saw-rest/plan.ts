@@ -1,3 +1,4 @@
+import { carriedMass } from '../../footprint/tool'
 import { rectangle } from '../../geometry/outline'
 import { MODEL_VERSION, type Board, type Opening, type Seat } from '../../model/model'
 import { formatLength } from '../../units/format-length'
@@ -103,7 +104,7 @@ const seat = (s: Saw, x: number, y: number): Seat => ({
   extent: { left: s.left, right: s.right, front: s.heel, back: 0 },
   rests: 'shoulder',
   sharp: true,
-  mass: s.tool.mass,
+  mass: carriedMass(s.tool),
   reach: `{thickness:back} + {end} + {${s.ids.heel}}`,
   figures: s.ids,
 })

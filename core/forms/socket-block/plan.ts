@@ -1,3 +1,4 @@
+import { carriedMass } from '../../footprint/tool'
 import { boredBy } from '../../fit/bore'
 import { circle } from '../../geometry/outline'
 import { MODEL_VERSION, type Opening } from '../../model/model'
@@ -103,7 +104,7 @@ export function planSocketBlock(input: PlanInput): Plan {
       extent: { left: s.left, right: s.right, front: s.front, back: s.back },
       rests: s.rests,
       sharp: s.sharp,
-      mass: s.tool.mass,
+      mass: carriedMass(s.tool),
       reach: `{thickness:back} + {${laid.rowIds[laid.rows.findIndex((row) => row.includes(s))]}} + {${s.ids.front}}`,
       figures: s.ids,
     })),

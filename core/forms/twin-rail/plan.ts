@@ -1,3 +1,4 @@
+import { carriedMass } from '../../footprint/tool'
 import { circle } from '../../geometry/outline'
 import { MODEL_VERSION, type Board, type Opening, type Rod, type Seat } from '../../model/model'
 import { formatLength } from '../../units/format-length'
@@ -150,7 +151,7 @@ const seat = (h: Hung, x: number, tb: number, across: Across): Seat => ({
   extent: { left: h.left, right: h.right, front: h.front, back: h.back },
   rests: 'rods',
   sharp: false,
-  mass: h.tool.mass,
+  mass: carriedMass(h.tool),
   reach: `{thickness:back} + {line} + {${h.ids.front}}`,
   figures: h.ids,
 })
