@@ -9,6 +9,7 @@ import { checkFingers } from './finger'
 import { checkHooks } from './hooks'
 import { checkMagnets } from './magnets'
 import { checkMeasurements } from './measurements'
+import { checkNeckRoom } from './neck-room'
 import { refusalVerdicts } from './refusals'
 import { checkPins } from './pins'
 import { checkReach } from './reach'
@@ -29,6 +30,7 @@ const CHECKS: readonly Check[] = [
   checkBits,
   checkBearings,
   checkSockets,
+  checkNeckRoom,
   checkWebs,
   checkFingers,
   checkSag,

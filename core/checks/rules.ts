@@ -123,6 +123,14 @@ export const liftRule = rule(
   'lift',
   'What stands in a closed hole is lifted until its lower end is clear of the board; so much must be free above it.',
 )
+export const neckStraightRule = rule(
+  'neck-straight',
+  'A grip goes straight down for less than half of the way to its battery, and leans from there on.',
+)
+export const neckRoomRule = rule(
+  'neck-room',
+  'What carries a tool by its neck goes in where that is straight, above what leans or is wider again below, with a sliding fit to spare.',
+)
 export const fingersRule = rule('fingers', 'From one tool to the next, as far as each reaches.')
 export const shearRule: Rule = {
   id: 'check.screw-shear',

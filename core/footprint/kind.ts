@@ -76,6 +76,8 @@ export interface NeckEnvelope {
   neckAcross: Measured
   neckAlong: Measured
   neckShape: 'round' | 'rectangular'
+  /** how far down the neck goes before the tool widens again, as to a battery: what carries it has to go in there */
+  room?: Measured
 }
 
 /** What a block feels of a tool that stands in a bore, lower end first: all in mm, in the attitude asked for. */

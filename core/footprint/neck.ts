@@ -11,6 +11,8 @@ export interface FaceOut {
   width: Measured
   thickness: Measured
   shape: NeckEnvelope['neckShape']
+  /** down the neck to where the tool widens again, if it does */
+  room?: Measured
 }
 
 /** A field times a factor, or a part of one field less another, as a measured extent. */
@@ -50,5 +52,6 @@ export const hanging =
       neckAcross: sideways ? f.thickness : f.width,
       neckAlong: sideways ? f.width : f.thickness,
       neckShape: f.shape,
+      ...(f.room ? { room: f.room } : {}),
     }
   }

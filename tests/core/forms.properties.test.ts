@@ -130,7 +130,10 @@ describe.each(allForms.map((form) => [form.name, form] as const))('any %s', { ti
       const sided = d.input.holder.choices.pitch === 'even' && d.model.seats.some((k) => Math.abs(k.extent.left - k.extent.right) > 1e-9 && other?.seats.find((o) => o.id === k.id)?.turn === k.turn) // prettier-ignore
       // nor what is turned along the wall with its blade at one side
       const handed = d.model.seats.some((k) => k.turn % 2 === 1 && d.input.tools.get(k.tool)?.kind === 'base-plate')
-      if (d.refusals.length > 0 || stacked || sided || handed || d.input.holder.choices.rows !== undefined) return
+      // nor what reaches out or back otherwise when it is turned the other way: a belt hook stays on its side
+      const aside = d.model.seats.some((k) => { const o = other?.seats.find((x) => x.id === k.id)?.extent; return o !== undefined && !outward && (Math.abs(o.front - k.extent.front) > 1e-9 || Math.abs(o.back - k.extent.back) > 1e-9) }) // prettier-ignore
+      if (d.refusals.length > 0 || stacked || sided || handed || aside || d.input.holder.choices.rows !== undefined)
+        return
       // lengths that are summed in another order differ by less than what is told apart here
       const sizes = (boards: readonly Board[]): [number, number][] =>
         boards.map((b): [number, number] => [b.length, b.width]).sort((p, q) => (Math.abs(p[0] - q[0]) > 1e-6 ? p[0] - q[0] : p[1] - q[1])) // prettier-ignore

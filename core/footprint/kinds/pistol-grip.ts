@@ -2,9 +2,12 @@ import { polygon, roundedRectangle } from '../../geometry/outline'
 import { box, plate } from '../body'
 import { across, up } from '../card'
 import { defineKind, FACE_TURNS, type Figures } from '../define'
+import type { Measured } from '../kind'
+import { hanging, part } from '../neck'
 
 type Key =
   | 'neckWidth'
+  | 'neckDepth'
   | 'neckToBattery'
   | 'bodyLength'
   | 'bodyWidth'
@@ -18,8 +21,39 @@ type Key =
 const rise = (f: Figures<Key>) =>
   Math.max(f.noseDiameter * 1.2, f.overallHeight - f.neckToBattery - f.overallHeight * 0.22)
 /** The nose points out; the neck's middle is at y = 0, behind the body's middle. */
-const front = (f: Figures<Key>) => f.bodyLength * 0.62
+const FORWARD = 0.62
+const front = (f: Figures<Key>) => f.bodyLength * FORWARD
 const rear = (f: Figures<Key>) => front(f) - f.bodyLength
+
+/** What it takes to hang it by its neck. */
+const NEEDS = ['neckWidth', 'neckDepth', 'neckToBattery', 'bodyLength', 'bodyWidth', 'noseLength', 'overallHeight'] as const // prettier-ignore
+
+/** The battery stands out behind the neck by these parts of the neck's depth and of what is between neck and battery, as it is drawn. */
+const BATTERY_BEHIND = { depth: 0.95, lean: 0.14 }
+
+/** The grip goes straight down for this part of what is between neck and battery before it leans, as it is drawn. */
+const STRAIGHT = 0.45
+
+/** A belt hook stands out from this part of half the body's width, by so much, mm; as it is drawn. */
+const HOOK = { from: 0.8, out: 16 }
+
+/** How far the body, or the battery below it, reaches behind the neck's middle. */
+function behind(m: Record<string, number>): Measured {
+  const body = part(m, 'bodyLength', Number((1 - FORWARD).toFixed(2)))
+  const { depth, lean } = BATTERY_BEHIND
+  const value = m.neckDepth! * depth + m.neckToBattery! * lean
+  if (body.value >= value) return body
+  const expression = `{neckDepth} × ${depth} + {neckToBattery} × ${lean}`
+  return { value, expression, moves: { neckDepth: depth, neckToBattery: lean } }
+}
+
+/** To the side of the belt hook, where it stands out further than the body. */
+function besideHook(m: Record<string, number>, body: Measured): Measured {
+  const value = (m.bodyWidth! * HOOK.from) / 2 + HOOK.out
+  if (value <= body.value) return body
+  const times = HOOK.from / 2
+  return { value, expression: `{bodyWidth} × ${times} + [${HOOK.out} mm]`, moves: { bodyWidth: times } }
+}
 
 /** A power tool held by a pistol grip, hung by the neck between body and grip, nose out. */
 export const kind = defineKind<Key>({
@@ -34,6 +68,13 @@ export const kind = defineKind<Key>({
       sane: [15, 90],
       typical: 36,
       line: (f) => across('face', -f.neckWidth / 2, f.neckWidth / 2, -f.neckToBattery * 0.3, 'in'),
+    },
+    neckDepth: {
+      label: 'Neck depth',
+      hold: 'The grip just below the body, from its front to its back, the trigger let go.',
+      sane: [20, 120],
+      typical: 50,
+      line: (f) => across('side', -f.neckDepth / 2, f.neckDepth / 2, -f.neckToBattery * 0.3, 'in'),
     },
     neckToBattery: {
       label: 'Neck to battery',
@@ -127,7 +168,7 @@ export const kind = defineKind<Key>({
     { value: 'nose', label: 'the nose' },
     { value: 'trigger', label: 'the trigger' },
   ],
-  holds: [{ way: 'saddle', needs: ['neckWidth', 'neckToBattery', 'bodyLength', 'bodyWidth', 'overallHeight'] }],
+  holds: [{ way: 'saddle', needs: NEEDS }],
   attitudes: FACE_TURNS.map((a) => ({ ...a, label: a.label.replace('face', 'nose') })),
   clashes: [
     {
@@ -151,17 +192,19 @@ export const kind = defineKind<Key>({
   bodies: (f, { options }) => {
     const [w, n, h] = [f.bodyWidth / 2, f.neckWidth / 2, rise(f)]
     const foot = h - f.overallHeight
-    const depth = Math.min(f.bodyLength * 0.42, 62)
+    const [depth, straight] = [f.neckDepth, f.neckToBattery * STRAIGHT]
     const nose = f.noseDiameter / 2
-    const lean = f.neckToBattery * 0.14
+    const lean = f.neckToBattery * BATTERY_BEHIND.lean
     return [
       {
         ...plate(
           'body',
           'side',
           polygon([
-            [-depth * 0.42, 4],
-            [depth * 0.5, 4],
+            [-depth / 2, -straight],
+            [-depth / 2, 4],
+            [depth / 2, 4],
+            [depth / 2, -straight],
             [depth * 0.42 - lean, -f.neckToBattery],
             [-depth * 0.55 - lean, -f.neckToBattery],
           ]),
@@ -171,9 +214,14 @@ export const kind = defineKind<Key>({
         seen: { face: roundedRectangle(-n, -f.neckToBattery, n, 4, 6) },
       },
       {
-        ...box('battery', [-w * 0.8, w * 0.8], [-depth * 0.95 - lean, depth * 0.9 - lean], [foot, -f.neckToBattery]),
+        ...box(
+          'battery',
+          [-w * 0.8, w * 0.8],
+          [-depth * BATTERY_BEHIND.depth - lean, depth * 0.9 - lean],
+          [foot, -f.neckToBattery],
+        ),
         seen: {
-          side: roundedRectangle(-depth * 0.95 - lean, foot, depth * 0.9 - lean, -f.neckToBattery, 6),
+          side: roundedRectangle(-depth * BATTERY_BEHIND.depth - lean, foot, depth * 0.9 - lean, -f.neckToBattery, 6),
           face: roundedRectangle(-w * 0.8, foot, w * 0.8, -f.neckToBattery, 6),
         },
       },
@@ -208,12 +256,31 @@ export const kind = defineKind<Key>({
         : [
             box(
               'blade',
-              options.beltHook === 'left' ? [-w * 0.8 - 16, -w * 0.8] : [w * 0.8, w * 0.8 + 16],
+              options.beltHook === 'left' ? [-w * HOOK.from - HOOK.out, -w * HOOK.from] : [w * HOOK.from, w * HOOK.from + HOOK.out], // prettier-ignore
               [-12 - lean, 12 - lean],
               [-f.neckToBattery - 26, -f.neckToBattery],
             ),
           ]),
     ]
   },
+  // hung by the body over the neck, the battery below what carries it
+  neck: hanging(NEEDS, (m, options) => {
+    const body = part(m, 'bodyWidth', 0.5)
+    const side = (hook: string): Measured => (options.beltHook === hook ? besideHook(m, body) : body)
+    return {
+      front: {
+        value: m.bodyLength! * FORWARD + m.noseLength!,
+        expression: `{bodyLength} × ${FORWARD} + {noseLength}`,
+        moves: { bodyLength: FORWARD, noseLength: 1 },
+      },
+      back: behind(m),
+      right: side('right'),
+      left: side('left'),
+      width: part(m, 'neckWidth'),
+      thickness: part(m, 'neckDepth'),
+      shape: 'rectangular',
+      room: part(m, 'neckToBattery', STRAIGHT),
+    }
+  }),
   captions: { side: 'from its side, nose to the right', face: 'looking at its nose' },
 })

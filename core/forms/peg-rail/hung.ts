@@ -24,6 +24,11 @@ export interface PinEnvelope {
   neck: Measured | null
   /** the loop or hole that a pin goes into; null for what hangs between two */
   hole: Measured | null
+  /**
+   * Where its own origin stands: out from where it hangs, and up from the top of its pins; of what hangs by a loop over itself,
+   * from below the pin. mm
+   */
+  origin: { y: number; z: number; below: boolean }
 }
 
 type Missing = { missing: string[] }
@@ -49,11 +54,22 @@ export function pinEnvelope(
       front: half,
       neck: null,
       hole: part(m, hole!),
+      origin: originOf(tool, m[thick!]! / 2, m[hole!]! / 2),
     }
   }
   const e = kindOf(kind)?.neck?.(tool, turn)
   if (!e || 'missing' in e) return e ?? null
-  return { left: e.left, right: e.right, back: e.back, front: e.front, neck: e.neckAcross, hole: null }
+  return { left: e.left, right: e.right, back: e.back, front: e.front, neck: e.neckAcross, hole: null, origin: { y: 0, z: 0, below: false } } // prettier-ignore
+}
+
+/** A ring lies on its pin by the top of its hole; what has a loop hangs below its pin. @param half of its thickness, @param radius of the hole */
+function originOf(
+  tool: Pick<Tool, 'kind' | 'measures' | 'options'>,
+  half: number,
+  radius: number,
+): PinEnvelope['origin'] {
+  if (tool.kind === 'ring') return { y: half, z: -radius, below: false }
+  return { y: half, z: -kindOf(tool.kind)!.envelope(tool).face.maxY, below: true }
 }
 
 /** Something on its pin or pins; mm, with the ids of its figures. */
@@ -68,6 +84,7 @@ export interface Hung extends Spot {
   /** from the rail's face to where it hangs, and how far its pins stand out */
   arm: number
   out: number
+  origin: PinEnvelope['origin']
   ids: Record<'left' | 'right' | 'front' | 'mass' | 'arm' | 'out', string> &
     Partial<Record<'leftDoubt' | 'rightDoubt' | 'slot' | 'needed' | 'neckAcross' | 'hole' | 'holeDoubt', string>>
 }
@@ -116,7 +133,17 @@ function one(
   const out = trail.derive(`out:${order.id}`, `Pin ${place} stands out`, arm + half + keep, longRule, `{${armId}} + ${past} + {frontKeep}`, { print: 'up' }) // prettier-ignore
   const mass = massFigure(trail, tool)
   const sides = { left: put('left', 'Left extent', e.left), right: put('right', 'Right extent', e.right) }
-  const base = { seat: order.id, order, tool, place, front: e.front.value, back: e.back.value, arm, out }
+  const base = {
+    seat: order.id,
+    order,
+    tool,
+    place,
+    front: e.front.value,
+    back: e.back.value,
+    arm,
+    out,
+    origin: e.origin,
+  }
   const ids = { mass, arm: armId, out: `out:${order.id}`, front: put('front', 'Front extent', e.front) }
   if (!e.neck)
     return {

@@ -1,6 +1,7 @@
 import { describe, expect, it } from 'vitest'
 import { design } from '../../choose/design'
 import { remediesFor } from '../../choose/remedies'
+import { kindOf } from '../../footprint/kinds'
 import { plainTool, type Tool } from '../../footprint/tool'
 import { plainBit } from '../../shop/shop'
 import { usualShop } from '../../shop/usual'
@@ -48,6 +49,20 @@ describe('a peg rail', () => {
     // handle 30, sliding 3, one pin of 16
     expect(right!.at.x - left!.at.x).toBe(49)
     expect((right!.at.x + left!.at.x) / 2).toBe(80 + 60 + 25 + 35)
+  })
+
+  it('hangs a ring by the top of its hole, and a loop below its pin', () => {
+    const slope = Math.tan((8 * Math.PI) / 180)
+    const half = 8 / Math.cos((8 * Math.PI) / 180)
+    const [hung] = design(rail([ring(30)])).model!.seats
+    // 6 clear of the rail, 40 thick, its own origin in the middle of its front
+    expect(hung!.at.y).toBeCloseTo(18 + 6 + 40)
+    expect([hung!.extent.front, hung!.extent.back]).toEqual([0, 40])
+    expect(hung!.at.z + 15).toBeCloseTo((6 + 40) * slope + half)
+    const apron: Tool = { ...plainTool('apron', 'anything', 'Apron'), sure: 'caliper', measures: { width: 300, height: 600, depth: 20, loop: 40 } } // prettier-ignore
+    const [below] = design(rail([apron])).model!.seats
+    const top = kindOf('anything')!.envelope(apron).face.maxY
+    expect(below!.at.z + top).toBeCloseTo(6 * slope - half)
   })
 
   it('leans its pins up, and counts the slant into their length', () => {

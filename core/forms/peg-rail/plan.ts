@@ -175,15 +175,23 @@ const seat = (h: Hung, x: number, thickness: number, d: number, lean: number): S
   turn: h.order.turn,
   board: 'rail',
   opening: null,
-  // a head hangs plumb: it lies on its pins where they are highest under it
-  at: { x, y: thickness + h.arm, z: (h.apart === null ? h.arm : Math.min(h.out, h.arm + h.front)) * Math.tan(lean) + d / 2 / Math.cos(lean) }, // prettier-ignore
-  extent: { left: h.left, right: h.right, front: h.front, back: h.back },
+  at: { x, y: thickness + h.arm + h.origin.y, z: pinUnder(h, d, lean) + h.origin.z },
+  extent: { left: h.left, right: h.right, front: h.front - h.origin.y, back: h.back + h.origin.y },
   rests: 'pin',
   sharp: false,
   mass: carriedMass(h.tool),
   reach: `{railThickness} + {${h.ids.arm}} + {${h.ids.front}}`,
   figures: h.ids,
 })
+
+/**
+ * The height of what it hangs by over the line of the pins at the rail's face, mm. It hangs plumb: it lies on its pins where they are
+ * highest under it; what has a loop hangs below its pin, where that is lowest over it.
+ */
+function pinUnder({ arm, front, back, out, origin }: Hung, d: number, lean: number): number {
+  const half = d / 2 / Math.cos(lean)
+  return origin.below ? (arm - back) * Math.tan(lean) - half : Math.min(out, arm + front) * Math.tan(lean) + half
+}
 
 /** Pins that run into each other or out of the rail are refused, not drawn. */
 function clashing(pins: readonly Pin[], length: number, bore: number): Refusal | null {
