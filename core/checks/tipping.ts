@@ -18,14 +18,16 @@ function tips(subject: Subject, seat: Seat): Verdict[] {
   const spare = spareOf(worst)
   const limit = limitFrom(subject, 'tipSpare')
   const unmeasured = unmeasuredBalance(subject, seat, worst)
-  const level = spare < limit - TOLERANCE ? 'stop' : unmeasured.length > 0 ? 'watch' : 'pass'
+  // turned along the wall it would tip over its side, and how far across it balances is on no card
+  const aside = seat.turn % 2 === 1
+  const level = spare < limit - TOLERANCE ? 'stop' : unmeasured.length > 0 || aside ? 'watch' : 'pass'
   const state = states.length === 1 ? '' : worst === 'bare' ? ', its battery out,' : ', its battery in,'
   const found = `${seat.name}${state} would tip over the stop at ${formatAngle(trail.get(`tips:${seat.id}:${worst}`).value)}; the deck leans at ${formatAngle(trail.get('tilt').value)}`
   const says =
     level === 'stop'
       ? `${found}: ${formatAngle(limit)} to spare are wanted.`
       : level === 'watch'
-        ? `${found}. Its balance is reckoned from its shape: measure it before you trust the deck.`
+        ? `${found}. Its balance${unmeasured.length > 0 ? '' : ' across its base'} is reckoned from its shape: ${unmeasured.length > 0 ? 'measure' : 'try'} it before you trust the deck.`
         : `${found}: ${formatAngle(spare)} to spare.`
   const measure = unmeasured.length > 0 ? { measure: { tool: seat.tool, fields: unmeasured } } : {}
   return [

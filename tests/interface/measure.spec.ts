@@ -29,7 +29,7 @@ test('ten tools of many kinds are measured by keys alone, from an empty shop', a
     ['Block plane', 'Plane', ['152', '42', '46']],
     ['Pull saw', 'Handsaw', ['0.6', '', '58', '46', '265', '24']],
     ['Spindle gouge', 'Turning', ['32', '24', '13', '300', '520']],
-    ['Cordless drill', 'Pistol', ['39', '112', '118', '68', '238', '52', '44']],
+    ['Cordless drill', 'Pistol', ['39', '47', '112', '118', '68', '238', '52', '44']],
     ['Charger', 'Battery', ['190', '120', '85']],
   ]
   for (const [name, kind, figures] of tools) {

@@ -179,6 +179,12 @@ describe('what stands on a lean deck', () => {
     const told = verdict(deck([saw('a', { cutterBelow: 0 })]), 'tipping:s-a')!
     expect(told.level).toBe('watch')
     expect(told.measure!.fields).toEqual(['balance', 'balanceUp'])
+    // along the wall it would tip over its side, where nobody measures it
+    const measured = saw('a', { balance: 130, balanceUp: 40 })
+    expect(verdict(deck([measured]), 'tipping:s-a')!.level).toBe('pass')
+    const aside = verdict(deck([measured], { angle: '15' }, 1), 'tipping:s-a')!
+    expect([aside.level, aside.measure]).toEqual(['watch', undefined])
+    expect(aside.says).toContain('across its base')
   })
 
   it('never tips where it balances no higher than what bears', () => {
