@@ -17,9 +17,7 @@ import { fileChoice, makeFile, NoSuchFile } from '#core/exchange/files'
 import { renderPages } from '#core/exchange/pdf/render'
 import { templatePages, testPiecePage, tilesOf } from '#core/exchange/pdf/templates'
 import type { Page } from '#core/exchange/pdf/page'
-import { plainTool, type Tool } from '#core/footprint/tool'
 import { boardLump, rodLump } from '#core/solid/mass'
-import { usualShop } from '#core/shop/usual'
 import { fileMeans, pdfDocument, readFaces } from '../../server/files/means'
 import { board, mallet, railOf, shopWith, threeMallets } from './samples'
 
@@ -101,21 +99,6 @@ describe('templates', () => {
     const found = crosses(file, 0, 8, height).map((c) => c.x - left)
     expect(found.length).toBeGreaterThan(0)
     expect(Math.abs(found[0]! - 300)).toBeLessThan(0.02)
-  })
-
-  it('are there for what is only sawn to a shape, one of each', () => {
-    const cord = (id: string, thickness: number): Tool => ({ ...plainTool(id, 'ring', `Ring ${id}`), sure: 'caliper', measures: { outerDiameter: 120, holeDiameter: 60, thickness } }) // prettier-ignore
-    const hooks = (thick: readonly number[]): string[] => {
-      const tools = thick.map((t, i) => cord(`r${i}`, t))
-      const seats = tools.map((t) => ({ id: `s-${t.id}`, tool: t.id, turn: 0 as const }))
-      const shop = usualShop()
-      const { model } = design({ shop, tools: new Map(tools.map((t) => [t.id, t])), holder: { id: 'h', name: 'Hooks', form: 'hook', seats, choices: {} } }) // prettier-ignore
-      const titles = templatePages(model!, shop, A4).flatMap((p) => p.ink.flatMap((i) => (i.kind === 'text' && i.text.startsWith('Hooks: ') ? [i.text] : []))) // prettier-ignore
-      return [...new Set(titles)]
-    }
-    // the back is screwed through; of three hooks two are alike
-    expect(hooks([12])).toEqual(['Hooks: Back', 'Hooks: Hook 1'])
-    expect(hooks([12, 12, 16])).toEqual(['Hooks: Back', 'Hooks: Hook 1', 'Hooks: Hook 3'])
   })
 
   it('are measured right when they are rendered, pages joined at their marks', async () => {

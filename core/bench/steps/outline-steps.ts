@@ -1,7 +1,7 @@
 import type { Point, Segment } from '../../geometry/outline'
 import type { Board } from '../../model/model'
 import { formatLength } from '../../units/format-length'
-import { blankFeatures, isShaped, openingFeatures, outlineOf } from './features'
+import { blankFeatures, isShaped, markOf, openingFeatures, outlineOf } from './features'
 import { sawFor } from './machines'
 import { EDGE } from './mark-steps'
 import { step, wants, wantsDry, type Bench, type Step } from './step'
@@ -75,7 +75,7 @@ export function outlineSteps({ model, shop }: Bench, marked: ReadonlySet<string>
       wants: [
         ...wantsDry(...alike.flatMap(blankFeatures)),
         ...wants(...alike.flatMap((x) => x.openings.flatMap((o) => openingFeatures(x, o)))),
-        ...wants(...ids.map((id) => `mark:${id}`).filter((f) => marked.has(f))),
+        ...wants(...ids.map(markOf).filter((f) => marked.has(f))),
       ],
       minutes: MINUTES.setUp + MINUTES.side * sides.length * Math.ceil(alike.length / Math.max(1, stacked)),
       show: { look: 'board', boards: ids },
