@@ -1,6 +1,16 @@
 import { formatLength } from '../units/format-length'
 import { reachOutRule } from './rules'
-import { answerTo, letFollow, limitFrom, offer, remedy, TOLERANCE, type Check, type Subject } from './subject'
+import {
+  answerTo,
+  letFollow,
+  limitFrom,
+  numbersFor,
+  offer,
+  remedy,
+  TOLERANCE,
+  type Check,
+  type Subject,
+} from './subject'
 import type { Remedy } from './verdict'
 
 /** How far the holder sticks out from the wall, with the tools in it. */
@@ -41,5 +51,5 @@ export const checkReach: Check = (subject) => {
 /** A deck that leans more sticks out less: the next steeper ones that the form has. */
 function steeper(input: Subject['input']): Remedy[] {
   const now = Number(answerTo(input, 'angle') ?? NaN)
-  return [40, 50, 60].filter((angle) => angle > now).flatMap((angle) => offer(input, `Lean it at ${angle}°`, 'angle', String(angle))) // prettier-ignore
+  return numbersFor(input, 'angle').filter((angle) => angle > now).flatMap((angle) => offer(input, `Lean it at ${angle}°`, 'angle', String(angle))) // prettier-ignore
 }

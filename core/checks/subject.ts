@@ -46,6 +46,12 @@ export function answerTo(input: PlanInput, key: string): string | undefined {
   return choices.some((c) => c.key === key && c.type === 'option') ? optionOf(choices, input, key) : undefined
 }
 
+/** The answers to a question that are numbers, such as angles, as the form has them; empty where it doesn't ask. */
+export function numbersFor(input: PlanInput, key: string): number[] {
+  const choice = formOf(input.holder.form)?.choices.find((c) => c.key === key)
+  return choice?.type === 'option' ? choice.values.map((v) => Number(v.value)) : []
+}
+
 /** Another answer to a question as a way out; none where the form doesn't ask, has no such answer, or it is given already. */
 export function offer(input: PlanInput, label: string, key: string, value: string): Remedy[] {
   const choice = formOf(input.holder.form)?.choices.find((c) => c.key === key)

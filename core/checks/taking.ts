@@ -18,7 +18,8 @@ function fingers(subject: Subject): Verdict[] {
   for (const s of model.seats.filter(
     (k) => trail.has(`x:${k.id}`) && trail.has(k.figures.left ?? '') && trail.has(k.figures.right ?? ''),
   )) {
-    const key = `${s.board} ${s.at.y.toFixed(1)}`
+    // what stands on a board has its own origin anywhere: all of it stands in one row
+    const key = s.rests === 'shelf' ? s.board : `${s.board} ${s.at.y.toFixed(1)}`
     rows.set(key, [...(rows.get(key) ?? []), s])
   }
   const x = (s: Seat): number => trail.get(`x:${s.id}`).value

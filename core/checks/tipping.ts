@@ -1,7 +1,7 @@
 import { formatAngle } from '../units/angle'
 import type { Seat } from '../model/model'
 import { kindOf } from '../footprint/kinds'
-import { answerTo, limitFrom, offer, remedy, TOLERANCE, type Check, type Subject } from './subject'
+import { limitFrom, numbersFor, offer, remedy, TOLERANCE, type Check, type Subject } from './subject'
 import type { Remedy, Verdict } from './verdict'
 
 const STATES = ['bare', 'battery'] as const
@@ -17,7 +17,7 @@ function tips(subject: Subject, seat: Seat): Verdict[] {
   const worst = states.reduce((a, b) => (spareOf(b) < spareOf(a) ? b : a))
   const spare = spareOf(worst)
   const limit = limitFrom(subject, 'tipSpare')
-  const unmeasured = unmeasuredBalance(subject, seat, worst)
+  const unmeasured = states.flatMap((s) => unmeasuredBalance(subject, seat, s))
   // turned along the wall it would tip over its side, and how far across it balances is on no card
   const aside = seat.turn % 2 === 1
   const level = spare < limit - TOLERANCE ? 'stop' : unmeasured.length > 0 || aside ? 'watch' : 'pass'
@@ -47,21 +47,19 @@ function tips(subject: Subject, seat: Seat): Verdict[] {
   ]
 }
 
-/** Fields of the balance in a state that were not measured, and count in the way the tool is turned. */
+/** Fields of the balance in a state that were not measured. */
 function unmeasuredBalance({ input }: Subject, seat: Seat, state: 'bare' | 'battery'): string[] {
   const tool = input.tools.get(seat.tool)
   const fields = (tool && kindOf(tool.kind)?.fields) ?? []
   return fields.filter((f) => f.balance === state && tool!.measures[f.key] === undefined).map((f) => f.key)
 }
 
-/** The steepest deck that is flat enough, a lip over the plate, or the tool turned or left out. @param least angle that will do */
+/** The steepest deck that is flat enough, if there is one, a lip over the plate, or the tool turned or left out. @param least angle that will do */
 function waysOut(input: Subject['input'], seat: Seat, least: number): Remedy[] {
-  const flat = [60, 50, 40, 30, 20, 15].find((angle) => angle <= least + TOLERANCE)
+  const flat = Math.max(...numbersFor(input, 'angle').filter((angle) => angle <= least + TOLERANCE))
   const turns = [0, 2].filter((turn) => turn !== seat.turn)
   return [
-    ...(flat && answerTo(input, 'angle') !== undefined
-      ? offer(input, `Lean it at ${flat}°`, 'angle', String(flat))
-      : []),
+    ...offer(input, `Lean it at ${flat}°`, 'angle', String(flat)),
     ...offer(input, 'Catch the plate under a lip', 'bears', 'lip'),
     ...turns.map((turn) => remedy(turn === 0 ? 'Turn its front to the stop' : 'Turn its rear to the stop', { kind: 'turn', seat: seat.id, turn: turn as Seat['turn'] })), // prettier-ignore
     remedy(`Leave ${seat.name} out`, { kind: 'leave out', seats: [seat.id] }),

@@ -11,7 +11,7 @@ const saw = (id: string, measures: Record<string, number> = {}, more: Partial<To
   ...plainTool(id, 'base-plate', `Saw ${id}`),
   sure: 'caliper',
   measures: {
-    ...{ baseLength: 260, baseWidth: 130, height: 200, cutterBelow: 30 },
+    ...{ baseLength: 260, baseWidth: 130, height: 200, cutterBelow: 30, cordLength: 3000 },
     ...{ cutterFromRear: 50, cutterFromSide: 90, guardLength: 130, guardThickness: 14 },
     ...measures,
   },
@@ -185,6 +185,24 @@ describe('what stands on a lean deck', () => {
     const aside = verdict(deck([measured], { angle: '15' }, 1), 'tipping:s-a')!
     expect([aside.level, aside.measure]).toEqual(['watch', undefined])
     expect(aside.says).toContain('across its base')
+  })
+
+  it('is taken to have a battery where it has no cord, and what is not measured of that is asked for', () => {
+    const { cordLength: _, ...measures } = saw('a', { balance: 130, balanceUp: 40 }).measures
+    const told = verdict(deck([{ ...saw('a'), measures }]), 'tipping:s-a')!
+    expect([told.level, told.measure!.fields]).toEqual(['watch', ['balanceBattery', 'balanceUpBattery']])
+  })
+
+  it('is doubted by what its figures may be out by', () => {
+    const byEye = deck([saw('a', { balance: 150, balanceUp: 70 }, { sure: 'eye' })], { bears: 'front', lip: 18 })
+    // 3 for the base and 3 for its balance, 3 for how high that is
+    expect(valueIn(byEye, 'tips:s-a:bare')).toBeCloseTo((Math.atan2(110 - 6, 70 + 3 - 18) * 180) / Math.PI, 6)
+  })
+
+  it('leaves room for fingers between neighbours, however long they are', () => {
+    const two = [saw('a'), saw('b', { baseLength: 200 })]
+    expect(verdict(deck(two), 'fingers')!.level).toBe('pass')
+    expect(verdict(deck(two, { gap: 10 }), 'fingers')!.level).toBe('watch')
   })
 
   it('never tips where it balances no higher than what bears', () => {

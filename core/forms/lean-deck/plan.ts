@@ -112,7 +112,7 @@ export function planLeanDeck(input: PlanInput): Plan {
     figures: { length: 'length', width: 'backHigh', thickness: 'thickness:back' },
   })
   const cheeks = [side('left', 'Left cheek', 0), side('right', 'Right cheek', length - tc)]
-  if (held.bears) for (const s of all) tipping(trail, s, held.bears, tilt)
+  if (held.bears) for (const s of all) tipping(input, trail, s, held.bears, tilt)
   return {
     trail,
     refusals,

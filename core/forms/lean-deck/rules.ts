@@ -21,9 +21,9 @@ export const cheekLengthRule = rule('cheek-length', 'A cheek reaches as far out 
 export const noseRule = rule('nose', 'In front a cheek is as high as the deck is thick and the stop stands over it, both at the slope.') // prettier-ignore
 export const cheekHeightRule = rule('cheek-height', 'Its upper edge runs up to the back at the deck’s slope: a right triangle over a blunt nose.') // prettier-ignore
 export const backRule = rule('back', 'The back is as high as it is set, and no lower than the cheeks.')
-export const upRule = rule('up', 'The balance point up the deck from the stop: how far it is from the edge that rests on it.') // prettier-ignore
+export const upRule = rule('up', 'The balance point up the deck from the stop: how far it is from the edge that rests on it, less what its figures may be out by.') // prettier-ignore
 export const tipsRule = rule(
   'tips',
-  'A tool tips over its stop when its balance point stands over the upper edge of what bears on it: at atan(up the deck / height above that edge). What balances no higher never does.',
+  'A tool tips over its stop when its balance point stands over the upper edge of what bears on it: at atan(up the deck / height above that edge, and what that may be out by). What balances no higher never does.',
 )
 export const tipSpareRule = rule('tip-spare', 'How much steeper the deck could be before it tips.')
