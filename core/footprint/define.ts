@@ -53,6 +53,8 @@ export interface KindSpec<K extends string> {
   holds: readonly { way: Hold['way']; needs: readonly K[] }[]
   attitudes?: readonly Attitude[]
   clashes?: readonly Clash<K>[]
+  /** what is warned of where it is kept */
+  cautions?: (d: Drawn) => readonly string[]
   bodies: (f: Figures<K>, d: Drawn) => Body[]
   captions?: Partial<Record<View, string>>
   neck?: Kind['neck']
@@ -130,6 +132,7 @@ export function defineKind<K extends string>(spec: KindSpec<K>): Kind {
         const f = tool.measures as Figures<K>
         return clash.when(f, drawnOf(tool)) ? [{ fields: clash.fields, message: (say) => clash.says(say, f) }] : []
       }),
+    cautions: (tool) => spec.cautions?.(drawnOf(tool)) ?? [],
     bodies,
     silhouette,
     envelope: (tool) => boundsOf(silhouette(tool)),

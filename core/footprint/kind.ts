@@ -148,6 +148,8 @@ export interface Kind {
   holds: readonly Hold[]
   attitudes: readonly Attitude[]
   contradictions: (tool: Measuring) => Contradiction[]
+  /** what is warned of where it is kept */
+  cautions: (tool: Measuring) => readonly string[]
   /** its solid parts, with typical figures where none are measured */
   bodies: (tool: Measuring) => Body[]
   card: (tool: Measuring) => Card

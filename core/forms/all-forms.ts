@@ -1,4 +1,5 @@
 import type { HolderForm } from './form'
+import { cautioned } from './cautioned'
 import { fasten } from './fastening/fasten'
 import { hang } from './hanging'
 import { hangingChoices } from './hanging-choices'
@@ -10,7 +11,7 @@ import { forms } from './registry'
 export const allForms: readonly HolderForm[] = forms.map((form) => ({
   ...form,
   choices: [...form.choices, ...hangingChoices],
-  plan: (input) => fasten(possible(hang(form.plan(input), input), input), input),
+  plan: (input) => cautioned(fasten(possible(hang(form.plan(input), input), input), input), input),
 }))
 
 const byId = new Map(allForms.map((form) => [form.id, form]))

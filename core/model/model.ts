@@ -227,8 +227,16 @@ export interface BoughtPart {
   seats: string[]
   /** where its pieces stand that take up room of their own, described as boards are; none where it is sunk into the wood */
   bodies?: readonly Board[]
+  /** what is warned of when it is handled */
+  caution?: string
   /** what they weigh together, kg, and the figure of that; absent where that is not known */
   mass?: { value: number; figure: string }
+}
+
+/** What is warned of for the sake of what is in a holder, on the card where it applies. */
+export interface Caution {
+  at: 'join' | 'hang'
+  says: string
 }
 
 /** The description of a holder from which everything else is derived. Plain data. */
@@ -245,6 +253,7 @@ export interface HolderModel {
   /** screws and brads, in the order of the joints; those into the wall last */
   fasteners: Fastener[]
   seats: Seat[]
+  cautions?: readonly Caution[]
   working: Working
 }
 

@@ -1,7 +1,7 @@
 import { formatMass, massUnitFor } from '../../units/mass'
 import { driveOf, easeOf, jointOf } from './features'
 import { fastenersText } from './joining-steps'
-import { step, wants, wantsDry, type Bench, type Step } from './step'
+import { cautionsAt, step, wants, wantsDry, type Bench, type Step } from './step'
 import { MINUTES } from './times'
 
 /** Readying the wall, finish, hanging and the proof. */
@@ -53,6 +53,7 @@ export function hangingSteps(bench: Bench): Step[] {
           : ['No screw of the shop is long enough for the back and the wall behind it: see the checks.'],
       cautions: [
         'Nothing heavy above head height, or over a bed, a seat or a child’s reach; edges and points covered.',
+        ...cautionsAt(model, 'hang'),
       ],
       makes: ['hung', ...intoWall.map((f) => driveOf(f.id))],
       wants: wants('wall', 'finish'),

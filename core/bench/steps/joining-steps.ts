@@ -4,7 +4,7 @@ import { boardBox, rodBox } from '../../model/standing'
 import { formatLength } from '../../units/format-length'
 import { usualGlue } from '../../shop/usual-choice'
 import { cutOf, driveOf, easeOf, jointOf, markOf } from './features'
-import { isWall, step, wants, type Bench, type Step, type Want } from './step'
+import { cautionsAt, isWall, step, wants, type Bench, type Step, type Want } from './step'
 import { MINUTES } from './times'
 import { fewNames, lower } from './words'
 
@@ -113,7 +113,10 @@ function joinStep(bench: Bench, group: readonly Joint[]): Step {
       ...(fasteners.length === 0 && (first!.by === 'screws' || first!.by === 'brads') ? ['No screw of the shop fits here: glue and clamp it, or buy one of the length that the checks name.'] : []), // prettier-ignore
       ...(strip ? ['Look at it from its end as drawn: its wide face towards the wall, the sharp edge lowest. The strip on the wall is the mirror of it, sharp edge up.'] : []), // prettier-ignore
     ],
-    cautions: screws.some((f) => f.endGrain) ? ['The screws go into end grain: the glue carries it. Size the end grain with a first thin coat, and clamp it.'] : [], // prettier-ignore
+    cautions: [
+      ...(screws.some((f) => f.endGrain) ? ['The screws go into end grain: the glue carries it. Size the end grain with a first thin coat, and clamp it.'] : []), // prettier-ignore
+      ...cautionsAt(model, 'join'),
+    ],
     notYet: notYet(model, orders),
     makes: [...orders.map(jointOf), ...fasteners.map((f) => driveOf(f.id))],
     wants: [...wants(DRY_FIT), ...wants(...earlier.map(jointOf))],

@@ -1,4 +1,4 @@
-import { WALL_FORM, type HolderModel } from '../../model/model'
+import { WALL_FORM, type Caution, type HolderModel } from '../../model/model'
 import type { Shop } from '../../shop/shop'
 import type { SheetCuts } from '../../cutting/sheets-used'
 
@@ -54,6 +54,10 @@ export interface Bench {
 
 /** Whether what is built is what goes up on a wall before any holder. */
 export const isWall = (bench: Pick<Bench, 'model'>): boolean => bench.model.form === WALL_FORM
+
+/** What is warned of at a kind of card for the sake of what the holder is for. */
+export const cautionsAt = ({ cautions = [] }: Pick<HolderModel, 'cautions'>, at: Caution['at']): string[] =>
+  cautions.filter((c) => c.at === at).map((c) => c.says)
 
 /** A step with nothing in it but what every step has. */
 export const step = (given: Pick<Step, 'id' | 'kind' | 'title' | 'minutes'> & Partial<Step>): Step => ({

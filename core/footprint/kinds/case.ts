@@ -5,6 +5,18 @@ import { defineKind } from '../define'
 
 type Key = 'length' | 'width' | 'height' | 'ventClear'
 
+const BATTERIES = [
+  'Batteries and chargers: vents free, on something that doesn’t burn, as their maker says; nobody leaves them charging unwatched.',
+]
+
+const CAUTIONS: Record<string, readonly string[]> = {
+  charger: BATTERIES,
+  battery: BATTERIES,
+  rescue: [
+    'First-aid boxes and extinguishers stay in sight, with nothing before them, at the height and in the place that the local code asks.',
+  ],
+}
+
 /** Things that stand on their bottom: boxes, bottles, batteries, chargers. */
 export const kind = defineKind<Key>({
   id: 'case',
@@ -52,6 +64,7 @@ export const kind = defineKind<Key>({
         { value: 'bottle', label: 'bottle or can' },
         { value: 'charger', label: 'charger' },
         { value: 'battery', label: 'battery' },
+        { value: 'rescue', label: 'first-aid box, extinguisher' },
       ],
     },
     {
@@ -76,6 +89,7 @@ export const kind = defineKind<Key>({
     { turn: 0, label: 'front out' },
     { turn: 1, label: 'end out' },
   ],
+  cautions: ({ options }) => CAUTIONS[options.type!] ?? [],
   bodies: (f, { options }) => {
     const [l, w, h] = [f.length / 2, f.width / 2, f.height]
     if (options.type === 'bottle') {

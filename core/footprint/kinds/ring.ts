@@ -40,6 +40,10 @@ export const kind = defineKind<Key>({
     { value: 'none', label: 'nothing' },
     { value: 'rim', label: 'the rim' },
   ],
+  attitudes: [
+    { turn: 0, label: 'face out' },
+    { turn: 1, label: 'edge out' },
+  ],
   holds: [
     { way: 'pin', needs: ['outerDiameter', 'holeDiameter', 'thickness'] },
     { way: 'shelf', needs: ['outerDiameter', 'thickness'] },

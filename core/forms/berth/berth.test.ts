@@ -1,4 +1,5 @@
 import { describe, expect, it } from 'vitest'
+import { benchSteps } from '../../bench/steps/steps'
 import { design } from '../../choose/design'
 import { plainTool, type Tool } from '../../footprint/tool'
 import { boardBox } from '../../model/standing'
@@ -25,6 +26,47 @@ const berth = (
     seats: tools.map((t) => ({ id: `s-${t.id}`, tool: t.id, turn })),
     choices,
   },
+})
+
+const charger = (ventClear: number): Tool => ({
+  ...plainTool('c', 'case', 'Charger'),
+  options: { type: 'charger' },
+  measures: { length: 110, width: 75, height: 60, ventClear },
+})
+
+describe('a charger in a berth', () => {
+  it('has what its vents want free on every side', () => {
+    const { model, working } = design(berth([charger(30)]))
+    const [seat] = model!.seats
+    expect(model!.boards.find((b) => b.id === 'shelf')!.length).toBe(18 + 20 + 110 + 60 + 20 + 18)
+    expect(model!.boards.find((b) => b.id === 'shelf')!.width).toBe(75 + 60 + 12)
+    expect([seat!.extent.left, seat!.extent.right]).toEqual([85, 85])
+    // it stands in the middle of that
+    expect(seat!.at.y).toBe(18 + 6 + 30 + 37.5)
+    expect(working.find((f) => f.id === 'half:s-c')!.formula).toBe('{m:c.length} / 2 + {m:c.ventClear}')
+  })
+
+  it('takes no more where it has no vents', () => {
+    const { model } = design(berth([charger(0)]))
+    expect(model!.seats[0]!.extent.left).toBe(55)
+  })
+
+  it('is warned of where it is hung', () => {
+    const cautions = (tool: Tool) => benchSteps({ model: design(berth([tool])).model!, shop: usualShop(), cuts: [] }, 'h').steps.find((s) => s.kind === 'hang')!.cautions // prettier-ignore
+    expect(cautions(charger(30)).join(' ')).toContain('vents free, on something that doesn’t burn')
+    expect(cautions({ ...charger(30), options: { type: 'rescue' } }).join(' ')).toContain('in sight')
+    expect(cautions({ ...charger(30), options: { type: 'box' } }).join(' ')).not.toMatch(/vents|in sight/)
+  })
+})
+
+describe('discs in a berth', () => {
+  it('stand on their rims, edge out', () => {
+    const disc: Tool = { ...plainTool('d', 'ring', 'Disc'), measures: { outerDiameter: 125, thickness: 20 } }
+    const { model } = design(berth([disc], {}, 1))
+    expect(model!.boards.find((b) => b.id === 'shelf')!.width).toBe(125 + 12)
+    expect(model!.seats[0]!.at.z).toBe(62.5)
+    expect(model!.seats[0]!.extent.left + model!.seats[0]!.extent.right).toBe(20)
+  })
 })
 
 describe('a berth', () => {

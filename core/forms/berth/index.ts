@@ -1,22 +1,22 @@
 import type { HolderForm } from '../form'
+import { shelfEnvelope } from '../on-shelf'
 import { choices } from './choices'
-import { lyingEnvelope } from './lying'
 import { planBerth } from './plan'
 
-/** Planes, cases and boxes side by side on a shelf. */
+/** Planes, cases, boxes and discs side by side on a shelf. */
 export const form: HolderForm = {
   id: 'berth',
   name: 'Berth',
   purpose: 'for planes, shaves and cases that lie on a shelf',
   choices,
   lacks: (tool) => {
-    const envelope = lyingEnvelope(tool, 0)
+    const envelope = shelfEnvelope(tool, 0)
     if (!envelope) return null
     return 'missing' in envelope ? envelope.missing : []
   },
   // along the wall where it would stick out further than anything should
   attitude: (tool, shop) => {
-    const envelope = lyingEnvelope(tool, 0)
+    const envelope = shelfEnvelope(tool, 0)
     return envelope && !('missing' in envelope) && envelope.out.value > shop.settings.sticksOut / 2 ? 1 : 0
   },
   plan: planBerth,

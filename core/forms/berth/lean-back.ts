@@ -4,7 +4,7 @@ import { tipBoard, tipSeat } from '../../model/tilt'
 import type { Trail } from '../../working/trail'
 import type { PlannedModel } from '../form'
 import { cosine, sine } from '../tilting'
-import type { Lying } from './lying'
+import type { OnShelf } from '../on-shelf'
 import { cheekHeightRule, cheekLengthRule, innerRule, offRule } from './rules'
 
 /**
@@ -12,7 +12,7 @@ import { cheekHeightRule, cheekLengthRule, innerRule, offRule } from './rules'
  * cheeks that take the place of the ends.
  * @param tilt degrees, above nought; on the trail as `tilt`
  */
-export function leanBack(trail: Trail, level: PlannedModel, all: readonly Lying[], tilt: number): PlannedModel {
+export function leanBack(trail: Trail, level: PlannedModel, all: readonly OnShelf[], tilt: number): PlannedModel {
   const [s, c] = [sine(tilt), cosine(tilt)]
   const value = (id: string): number => trail.get(id).value
   const [tb, ts, td, tl] = ['back', 'shelf', 'divider', 'lip'].map((part) => value(`thickness:${part}`)) as [number, number, number, number] // prettier-ignore
@@ -60,7 +60,7 @@ const between = (board: Board, length: number, x: number): Board => ({
 
 function leaningSeat(
   seat: Seat,
-  l: Lying,
+  l: OnShelf,
   { tilt, off, about, clearance }: { tilt: number; off: number; about: { y: number; z: number }; clearance: number },
 ): Seat {
   const [s, c] = [sine(tilt), cosine(tilt)]

@@ -5,13 +5,13 @@ import { LARGEST_SIZE } from '../../units/length'
 import { Trail } from '../../working/trail'
 import { lengthOf, optionOf, settingOf } from '../choice-value'
 import type { Plan, PlanInput, PlannedModel, Refusal } from '../form'
+import { onShelf, type OnShelf } from '../on-shelf'
 import { plainBoard } from '../plain-board'
 import { spreadSpots } from '../spread'
 import { NO_STOCK, stocksFor } from '../stocks'
 import { tiltOf } from '../tilting'
 import { choices } from './choices'
 import { leanBack } from './lean-back'
-import { lying, type Lying } from './lying'
 import { depthRule, dividerRule, lipRule } from './rules'
 
 /** Plans a berth: a shelf with a lip in front, ends, dividers between the tools, and a back. */
@@ -20,7 +20,7 @@ export function planBerth(input: PlanInput): Plan {
   const refuse = (...refusals: Refusal[]): Plan => ({ model: null, trail, refusals })
   const stocks = stocksFor(choices, input, trail, ['shelf', 'lip', 'divider', 'back'])
   if (!stocks) return refuse(NO_STOCK)
-  const { lying: all, refusals } = lying(input, trail)
+  const { standing: all, refusals } = onShelf(input, trail)
   if (all.length === 0) {
     if (refusals.length > 0) return refuse(...refusals)
     return refuse({ id: 'empty', says: 'No tools in this holder yet. Add the first one from those that could join.' })
@@ -113,7 +113,7 @@ const joints = (standing: readonly Board[]): Joint[] => [
 ]
 
 /** The shelf's depth: the longest tool, clear of the back, and as loose at the lip; mm. */
-function depthOf(input: PlanInput, trail: Trail, all: readonly Lying[]): number {
+function depthOf(input: PlanInput, trail: Trail, all: readonly OnShelf[]): number {
   const clearance = settingOf(input, trail, 'headClearance')
   const own = input.holder.choices.depth
   if (typeof own === 'number')
@@ -123,7 +123,7 @@ function depthOf(input: PlanInput, trail: Trail, all: readonly Lying[]): number 
 }
 
 /** Where each divider's left face stands: in the middle between two neighbours; mm. */
-const between = (trail: Trail, all: readonly Lying[], centres: readonly number[], thickness: number): number[] =>
+const between = (trail: Trail, all: readonly OnShelf[], centres: readonly number[], thickness: number): number[] =>
   all.slice(1).map((b, i) => {
     const a = all[i]!
     const value = (centres[i]! + a.right + centres[i + 1]! - b.left - thickness) / 2
@@ -131,7 +131,7 @@ const between = (trail: Trail, all: readonly Lying[], centres: readonly number[]
     return trail.derive(`divider:${i + 1}`, `Divider ${i + 1} from the datum end`, value, dividerRule, formula)
   })
 
-const seat = (l: Lying, x: number, y: number): Seat => ({
+const seat = (l: OnShelf, x: number, y: number): Seat => ({
   id: l.order.id,
   tool: l.tool.id,
   name: l.tool.name,

@@ -8,6 +8,7 @@ import type { Plan, PlanInput, PlannedModel, Refusal } from '../form'
 import { plainBoard } from '../plain-board'
 import { NO_STOCK, stocksFor } from '../stocks'
 import { tiltOf } from '../tilting'
+import { STRONG_MAGNETS } from './caution'
 import { choices } from './choices'
 import { column, columnHigh, discsClash, discsIn, ledgeOverDiscs, type Discs } from './discs'
 import { heldBy, type Held } from './held'
@@ -108,6 +109,7 @@ const sunkDiscs = ({ name, toBuy }: Discs, ledges: readonly Board[], held: reado
   name,
   toBuy,
   count: ledges.reduce((sum, b) => sum + b.openings.length, 0),
+  caution: STRONG_MAGNETS,
   seats: held.map((h) => h.order.id),
 })
 

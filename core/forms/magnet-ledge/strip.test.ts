@@ -1,5 +1,6 @@
 import { describe, expect, it } from 'vitest'
 import { hardwareOf } from '../../bench/hardware'
+import { benchSteps } from '../../bench/steps/steps'
 import { design } from '../../choose/design'
 import { holderViews } from '../../drawing/views'
 import { plainTool, type Tool } from '../../footprint/tool'
@@ -23,6 +24,16 @@ const strip = (
     holder: { id: 'h', name: 'Chisels', form: 'magnet-ledge', seats: tools.map((t) => ({ id: `s-${t.id}`, tool: t.id, turn: 0 })), choices: { magnets: 'strip', ...choices } }, // prettier-ignore
   })
 const many = Array.from({ length: 14 }, (_, i) => blade(String(i), 0.1))
+
+describe('any magnet ledge', () => {
+  it.each(['discs', 'strip'])('with %s warns of strong magnets on the card where they are put in', (magnets) => {
+    const { model, input } = strip([blade('a', 0.1)], { magnets })
+    const { steps } = benchSteps({ model: model!, shop: input.shop, cuts: [] }, 'h')
+    const warned = steps.filter((s) => s.cautions.some((c) => c.includes('medical implants')))
+    expect(warned.length).toBeGreaterThan(0)
+    expect(warned.every((s) => s.kind === 'join')).toBe(true)
+  })
+})
 
 describe('a ledge with a bought strip', () => {
   it('holds a tool by its width across the strip, a blade of unknown width by its thickness', () => {

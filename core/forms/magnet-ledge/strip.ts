@@ -4,6 +4,7 @@ import type { Trail } from '../../working/trail'
 import type { PlanInput, Refusal } from '../form'
 import type { Row } from '../../shop/lists'
 import type { Stock } from '../../shop/shop'
+import { STRONG_MAGNETS } from './caution'
 import type { LedgeRow } from './rows'
 import { faceRule, stripHeightRule, stripLengthRule, stripMassRule, stripsRule } from './rules'
 
@@ -75,7 +76,7 @@ export function boughtStrips(
       ),
     ),
   )
-  const part = { id: 'strips', name: row.name, toBuy: row.toBuy, count: bodies.length, seats: rows.flatMap((r) => r.held.map((h) => h.order.id)), bodies } // prettier-ignore
+  const part = { id: 'strips', name: row.name, toBuy: row.toBuy, count: bodies.length, seats: rows.flatMap((r) => r.held.map((h) => h.order.id)), bodies, caution: STRONG_MAGNETS } // prettier-ignore
   if (row.mass === null) return part
   trail.given('barMass', 'Strip, weight', row.mass, { kind: 'magnet', id: row.id, key: 'mass' }, { quantity: 'mass', note: row.name }) // prettier-ignore
   const value = trail.derive('barsMass', 'Weight of the strips', bodies.length * row.mass, stripMassRule, `${rows.length} × {barsEach} × {barMass}`, { quantity: 'mass' }) // prettier-ignore

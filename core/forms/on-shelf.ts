@@ -1,35 +1,46 @@
-import type { Measured } from '../../footprint/kind'
-import { kindOf } from '../../footprint/kinds'
-import { part } from '../../footprint/neck'
-import type { Tool } from '../../footprint/tool'
-import type { SeatOrder } from '../../model/holder'
-import type { Place } from '../../model/model'
-import type { Trail } from '../../working/trail'
-import type { PlanInput, Refusal } from '../form'
-import { massFigure, measuredFigure } from '../measured-figure'
-import { seatTool } from '../seat-tool'
-import type { Spot } from '../spread'
-import { halfRule, outRule } from './rules'
+import type { Measured } from '../footprint/kind'
+import { kindOf } from '../footprint/kinds'
+import { part } from '../footprint/neck'
+import type { Tool } from '../footprint/tool'
+import type { SeatOrder } from '../model/holder'
+import type { Place } from '../model/model'
+import type { Rule } from '../working/figure'
+import type { Trail } from '../working/trail'
+import type { PlanInput, Refusal } from './form'
+import { massFigure, measuredFigure } from './measured-figure'
+import { seatTool } from './seat-tool'
+import type { Spot } from './spread'
+
+const source = 'Geometry of the shelf; makers’ instructions for vents'
+const rule = (id: string, says: string): Rule => ({ id: `shelf.${id}`, says, source })
+
+export const halfRule = rule(
+  'half',
+  'What stands on a shelf takes half of its width to each side of its middle, and what its vents want free there.',
+)
+export const outRule = rule('out', 'How far it reaches out from the back as it stands, with what its vents want free on either side.') // prettier-ignore
+export const highRule = rule('high', 'How high it stands over the shelf.')
 
 /** Field keys of what lies on a shelf, face out: from left to right, from back to front, and its height. */
 const SIZES: Record<string, readonly [across: string, out: string, high: string]> = {
   plane: ['soleWidth', 'soleLength', 'height'],
   case: ['length', 'width', 'height'],
   anything: ['width', 'depth', 'height'],
+  ring: ['outerDiameter', 'thickness', 'outerDiameter'],
 }
 
 /** What a shelf feels of a tool that lies on it, mm. */
-export interface LyingEnvelope {
+export interface ShelfEnvelope {
   half: Measured
   out: Measured
   high: Measured
 }
 
 /** The envelope of a tool that lies on a shelf; null for a kind that lies on none. */
-export function lyingEnvelope(
+export function shelfEnvelope(
   tool: Pick<Tool, 'kind' | 'measures'>,
   turn: SeatOrder['turn'],
-): LyingEnvelope | { missing: string[] } | null {
+): ShelfEnvelope | { missing: string[] } | null {
   // prettier-ignore
   const sizes = SIZES[tool.kind]
   if (!sizes) return null
@@ -37,11 +48,21 @@ export function lyingEnvelope(
   const missing = sizes.filter((key) => m[key] === undefined)
   if (missing.length > 0) return { missing }
   const [across, out] = turn % 2 === 1 ? [sizes[1], sizes[0]] : sizes
-  return { half: part(m, across, 0.5), out: part(m, out), high: part(m, sizes[2]) }
+  return { half: vented(part(m, across, 0.5), m, 1), out: vented(part(m, out), m, 2), high: part(m, sizes[2]) }
 }
 
+/** A size with what vents want free, so many times. */
+const vented = (size: Measured, m: Record<string, number>, times: 1 | 2): Measured =>
+  m.ventClear
+    ? {
+        ...size,
+        value: size.value + times * m.ventClear,
+        expression: `${size.expression} + ${times === 1 ? '' : '2 × '}{ventClear}`,
+      }
+    : size
+
 /** A tool on the shelf; mm, with the ids of its figures. */
-export interface Lying extends Spot {
+export interface OnShelf extends Spot {
   order: SeatOrder
   tool: Tool
   out: number
@@ -52,11 +73,11 @@ export interface Lying extends Spot {
 }
 
 /** Works out what each seat asks of the shelf. Seats whose tool is gone, unmeasured or lies on no shelf are left out and named. */
-export function lying(input: PlanInput, trail: Trail): { lying: Lying[]; refusals: Refusal[] } {
-  const found: Lying[] = []
+export function onShelf(input: PlanInput, trail: Trail): { standing: OnShelf[]; refusals: Refusal[] } {
+  const found: OnShelf[] = []
   const refusals: Refusal[] = []
   for (const order of input.holder.seats) {
-    const seated = seatTool(input, order, (_, tool, turn) => lyingEnvelope(tool, turn), 'does not lie on a shelf.')
+    const seated = seatTool(input, order, (_, tool, turn) => shelfEnvelope(tool, turn), 'does not stand on a shelf.')
     if ('says' in seated) {
       refusals.push(seated)
       continue
@@ -65,7 +86,7 @@ export function lying(input: PlanInput, trail: Trail): { lying: Lying[]; refusal
     const place = found.length + 1
     const half = measuredFigure(trail, order, tool, 'half', `Half the width of ${place}`, e.half, halfRule)
     const out = measuredFigure(trail, order, tool, 'out', `Reach of ${place}`, e.out, outRule)
-    const high = measuredFigure(trail, order, tool, 'high', `Height of ${place}`, e.high, outRule)
+    const high = measuredFigure(trail, order, tool, 'high', `Height of ${place}`, e.high, highRule)
     const mass = massFigure(trail, tool)
     found.push({
       seat: order.id,
@@ -80,7 +101,7 @@ export function lying(input: PlanInput, trail: Trail): { lying: Lying[]; refusal
       ids: { left: half, right: half, out, high, mass },
     })
   }
-  return { lying: found, refusals }
+  return { standing: found, refusals }
 }
 
 /** Where a tool's own origin stands from the back, the middle and the underside of the room it takes, as it is turned; mm. */
@@ -95,5 +116,5 @@ function originOf(tool: Tool, turn: SeatOrder['turn']): Place {
     { x: -x, y: -y, half: (maxY - minY) / 2 },
     { x: -y, y: x, half: (maxX - minX) / 2 },
   ][turn]!
-  return { x: -middle.x, y: middle.half - middle.y, z: 0 - face.minY }
+  return { x: -middle.x, y: middle.half - middle.y + (tool.measures.ventClear ?? 0), z: 0 - face.minY }
 }
