@@ -1,7 +1,7 @@
 import type { Outline } from '../geometry/outline'
 import { boundsOf, silhouetteOf, type Body, type View } from './body'
 import { cardOf, type Measure } from './card'
-import type { Hold, Kind, Measuring, OptionDeclaration, Say, Attitude, Contradiction, FieldDeclaration } from './kind'
+import type { Kind, Measuring, OptionDeclaration, Say, Attitude, Contradiction, FieldDeclaration } from './kind'
 import type { ProfilePoint } from './tool'
 
 /** A kind's figures for drawing: as measured, typical ones in the gaps. mm */
@@ -12,6 +12,8 @@ export interface Drawn {
   options: Record<string, string>
   profile: readonly ProfilePoint[]
   outline: Outline | null
+  /** whether a figure was measured, and is no typical one */
+  has: (field: string) => boolean
 }
 
 /** One measurement, as a kind declares it. */
@@ -50,7 +52,6 @@ export interface KindSpec<K extends string> {
   battery?: boolean
   /** the view that shows best what it is; the side, where not said */
   shown?: View
-  holds: readonly { way: Hold['way']; needs: readonly K[] }[]
   attitudes?: readonly Attitude[]
   clashes?: readonly Clash<K>[]
   /** what is warned of where it is kept */
@@ -93,6 +94,7 @@ export function defineKind<K extends string>(spec: KindSpec<K>): Kind {
     options: optionsOf(tool.options),
     profile: tool.profile ?? [],
     outline: tool.outline ?? null,
+    has: (field) => tool.measures[field] !== undefined,
   })
   const options: OptionDeclaration[] = [
     ...(spec.options ?? []),
@@ -124,7 +126,6 @@ export function defineKind<K extends string>(spec: KindSpec<K>): Kind {
     outline: spec.outline ?? null,
     battery: spec.battery ?? false,
     shown: spec.shown ?? 'side',
-    holds: spec.holds,
     attitudes: spec.attitudes ?? [{ turn: 0, label: 'face out' }],
     contradictions: (tool) =>
       (spec.clashes ?? []).flatMap((clash): Contradiction[] => {

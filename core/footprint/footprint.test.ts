@@ -5,7 +5,7 @@ import { centreOfGravity } from './balance'
 import { lumpOf, rod } from './body'
 import type { NeckEnvelope } from './kind'
 import { allKinds, kindOf } from './kinds'
-import { holdable, remarksOn, unmeasured } from './measuring'
+import { remarksOn, unmeasured } from './measuring'
 import { plainTool, surenessOf, type Tool } from './tool'
 
 const say = (mm: number) => `${mm} mm`
@@ -33,7 +33,6 @@ describe('every kind of tool', () => {
       expect(f.typical, f.key).toBeGreaterThanOrEqual(f.sane[0])
       expect(f.typical, f.key).toBeLessThanOrEqual(f.sane[1])
     }
-    for (const hold of kind.holds) for (const key of hold.needs) expect(keys, hold.way).toContain(key)
     expect(kind.covers.length).toBeGreaterThan(0)
     expect(remarksOn(toolOf(kind.id, { measures: typicalOf(kind.id) }), say)).toEqual([])
     for (const measures of [{}, typicalOf(kind.id)]) {
@@ -93,18 +92,7 @@ function typicalOf(kind: string): Record<string, number> {
   return Object.fromEntries(kindOf(kind)!.fields.map((f) => [f.key, f.typical]))
 }
 
-describe('what can be held how', () => {
-  it('names the figures that are missing for each way', () => {
-    const chisel = toolOf('handled-blade', { measures: { handleDiameter: 30, bladeWidth: 12, bladeLength: 120 } })
-    const ways = Object.fromEntries(holdable(chisel).map((h) => [h.way, h.lacks]))
-    expect(ways).toEqual({
-      bore: ['Overall length'],
-      neck: ['Ferrule diameter'],
-      collar: ['Ferrule diameter', 'Overall length'],
-      magnet: [],
-    })
-    expect(unmeasured(chisel)).toEqual(['Overall length'])
-  })
+describe('what is still to be measured', () => {
   it('takes width and height from an outline', () => {
     const outline = rectangle(0, 0, 80, 120)
     const jig = toolOf('anything', { measures: { depth: 20 }, outline })

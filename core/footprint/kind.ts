@@ -1,6 +1,5 @@
 import type { Bounds, Outline, Point } from '../geometry/outline'
 import type { Body, Part, View } from './body'
-import type { Way } from './holding'
 import type { Tool } from './tool'
 
 /** Writes a length (mm) for a sentence, in the reader's unit. */
@@ -122,12 +121,6 @@ export interface Attitude {
 /** The three views of a tool's silhouette, mm, y up in the first two. The origin is where it is held. */
 export type Silhouette = Record<View, Shape[]>
 
-/** A way in which tools of a kind can be held, and the fields that its figures come from. */
-export interface Hold {
-  way: Way
-  needs: readonly string[]
-}
-
 /** Everything the product knows of a kind of tool. One file under core/footprint/kinds declares one. */
 export interface Kind {
   id: string
@@ -144,8 +137,6 @@ export interface Kind {
   battery: boolean
   /** the view that shows best what it is */
   shown: View
-  /** how it may be held; best first */
-  holds: readonly Hold[]
   attitudes: readonly Attitude[]
   contradictions: (tool: Measuring) => Contradiction[]
   /** what is warned of where it is kept */

@@ -1,7 +1,6 @@
 import { selfCrossing } from '../geometry/crossing'
 import { outlineBounds } from '../geometry/outline'
 import { sizeError } from '../units/length'
-import { WAYS, type Way } from './holding'
 import type { FieldDeclaration, Kind, Say } from './kind'
 import { kindOf } from './kinds'
 import type { Tool } from './tool'
@@ -111,27 +110,4 @@ export function unmeasured(tool: Measured): string[] {
     (f) => !f.optional && tool.measures[f.key] === undefined && !knownByOutline(kind, tool, f.key),
   )
   return [...fields.map((f) => f.label), ...(kind.outline === 'needed' && !tool.outline ? ['Outline'] : [])]
-}
-
-/** A way of holding a tool, and the labels of the figures still to be taken for it. */
-export interface Holdable {
-  way: Way
-  /** in words that follow 'to' */
-  says: string
-  lacks: string[]
-}
-
-/** The ways in which a tool can be held, with what is still to be measured for each. */
-export function holdable(tool: Measured): Holdable[] {
-  const kind = kindOf(tool.kind)
-  if (!kind) return []
-  const label = (key: string) => kind.fields.find((f) => f.key === key)?.label ?? key
-  return kind.holds.map(({ way, needs }) => ({
-    way,
-    says: WAYS[way],
-    lacks: [
-      ...needs.filter((key) => tool.measures[key] === undefined && !knownByOutline(kind, tool, key)).map(label),
-      ...(way === 'recess' && !tool.outline ? ['Outline'] : []),
-    ],
-  }))
 }

@@ -13,5 +13,8 @@ export function cautioned(plan: Plan, { tools }: PlanInput): Plan {
   })
   const once = (at: Caution['at'], says: readonly string[]): Caution[] =>
     [...new Set(says)].map((s) => ({ at, says: s }))
-  return { ...plan, model: { ...model, cautions: [...once('join', bought), ...once('hang', held)] } }
+  return {
+    ...plan,
+    model: { ...model, cautions: [...(model.cautions ?? []), ...once('join', bought), ...once('hang', held)] },
+  }
 }

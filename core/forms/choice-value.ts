@@ -42,10 +42,13 @@ export function settingOf(input: PlanInput, trail: Trail, key: keyof typeof SETT
   return trail.given(key, label, value, { kind: 'shop', key }, { quantity })
 }
 
-/** The stock chosen for a part: the chosen one, else the shop's first that the question allows; null when it has none. */
+/** The stock chosen for a part: the chosen one, else the usual one of those that the question allows; null when it has none. */
 export function stockOf(choices: readonly Choice[], input: PlanInput, key: string): Stock | null {
   const choice = choices.find((c) => c.key === key)
   if (choice?.type !== 'stock') throw new RangeError(`${key} is no stock of this form`)
   const { stock } = input.shop
-  return stock.find((s) => s.id === input.holder.choices[key]) ?? stock.find((s) => choice.of.includes(s.form)) ?? null
+  const chosen = stock.find((s) => s.id === input.holder.choices[key])
+  const allowed = stock.filter((s) => choice.of.includes(s.form))
+  if (chosen || allowed.length === 0) return chosen ?? null
+  return choice.usual?.(allowed, input) ?? allowed[0]!
 }

@@ -19,8 +19,8 @@ export type Choice = {
   | { type: 'length'; setting: SettingKey; min: number; max: number }
   /** a length that follows from the plan until it is given here */
   | { type: 'derived length'; min: number; max: number }
-  /** stock of one of these forms */
-  | { type: 'stock'; of: readonly Stock['form'][] }
+  /** stock of one of these forms; what is taken until it is chosen: the first of them, unless the form knows better */
+  | { type: 'stock'; of: readonly Stock['form'][]; usual?: (allowed: readonly Stock[], input: PlanInput) => Stock }
 )
 
 /** What a form plans from. */

@@ -200,6 +200,25 @@ function stock(mm: boolean): Row<'stock'>[] {
           width: inch(48),
         },
     mm
+      ? {
+          id: 'birch-ply-6',
+          name: 'Birch ply 6',
+          form: 'sheet',
+          material: 'birch ply',
+          thickness: 5.8,
+          length: 2440,
+          width: 1220,
+        }
+      : {
+          id: 'birch-ply-14',
+          name: 'Birch ply 1/4',
+          form: 'sheet',
+          material: 'birch ply',
+          thickness: 5.2,
+          length: inch(96),
+          width: inch(48),
+        },
+    mm
       ? { id: 'dowel-16', name: 'Beech rod 16', form: 'rod', material: 'yellow birch', thickness: 16, length: 1000 }
       : {
           id: 'dowel-58',

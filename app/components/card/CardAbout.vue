@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { computed } from 'vue'
-import { holdable } from '#core/footprint/measuring'
+import { waysToHold } from '#core/choose/ways-to-hold'
 import { USES, type Tool } from '#core/footprint/tool'
 import { useRecords } from '~/stores/records'
 
@@ -9,7 +9,7 @@ const props = defineProps<{ tool: Tool }>()
 const emit = defineEmits<{ change: [label: string, more: Partial<Tool>] }>()
 
 const records = useRecords()
-const ways = computed(() => holdable(props.tool))
+const ways = computed(() => waysToHold(props.tool))
 const places = computed(() => [...new Set(records.tools.map((t) => t.usedAt).filter(Boolean))])
 </script>
 
@@ -42,16 +42,17 @@ const places = computed(() => [...new Set(records.tools.map((t) => t.usedAt).fil
     <div>
       <h3>How it can be held</h3>
       <ul class="ways">
-        <li v-for="w in ways" :key="w.way">
+        <li v-for="w in ways" :key="w.form.id">
           <VerdictMark :level="w.lacks.length ? 'watch' : 'pass'" />
           <span
-            >{{ w.says
+            >{{ w.form.name
             }}<span v-if="w.lacks.length" class="quiet"
               >: still to measure {{ w.lacks.join(', ').toLowerCase() }}</span
             ></span
           >
         </li>
       </ul>
+      <p v-if="ways.length === 0" class="quiet">No form of holder takes it as it is measured.</p>
     </div>
     <div>
       <label class="over" for="tool-note">Note</label>

@@ -60,11 +60,6 @@ export const kind = defineKind<Key>({
     { value: 'front', label: 'its front' },
     { value: 'edge', label: 'an edge or point' },
   ],
-  holds: [
-    { way: 'shelf', needs: ['width', 'height', 'depth'] },
-    { way: 'recess', needs: ['depth'] },
-    { way: 'pin', needs: ['loop', 'height'] },
-  ],
   attitudes: [
     { turn: 0, label: 'front out' },
     { turn: 1, label: 'out from the wall' },

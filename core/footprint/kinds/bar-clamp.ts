@@ -110,10 +110,6 @@ export const kind = defineKind<Key>({
     { value: 'none', label: 'nothing' },
     { value: 'jaws', label: 'the jaws’ faces' },
   ],
-  holds: [
-    { way: 'neck', needs: ['barWidth', 'headWidth', 'jawDepth'] },
-    { way: 'arms', needs: ['barWidth', 'headWidth', 'jawDepth'] },
-  ],
   attitudes: FACE_TURNS.map((a) => ({ ...a, label: a.label.replace('face', 'jaw') })),
   clashes: [
     {

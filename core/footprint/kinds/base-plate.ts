@@ -138,7 +138,6 @@ export const kind = defineKind<Key>({
     { value: 'base', label: 'the base plate' },
     { value: 'none', label: 'nothing' },
   ],
-  holds: [{ way: 'deck', needs: ['baseLength', 'baseWidth', 'cutterBelow', 'height'] }],
   attitudes: [
     { turn: 0, label: 'front out' },
     { turn: 1, label: 'along the wall' },

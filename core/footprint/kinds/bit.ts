@@ -57,10 +57,6 @@ export const kind = defineKind<Key>({
     { value: 'edge', label: 'the cutting edges' },
     { value: 'none', label: 'nothing' },
   ],
-  holds: [
-    { way: 'bore', needs: ['shankDiameter', 'shankLength', 'cuttingDiameter'] },
-    { way: 'magnet', needs: ['shankDiameter', 'overallLength'] },
-  ],
   clashes: [
     {
       fields: ['shankLength', 'overallLength'],

@@ -3,7 +3,8 @@ import { box, plate } from '../body'
 import { across, up } from '../card'
 import { defineKind } from '../define'
 
-type Key = 'buttonDiameter' | 'shaftDiameter' | 'backToButton' | 'bodyDepth' | 'bodyWidth' | 'bodyHeight'
+type Key =
+  'buttonDiameter' | 'buttonThickness' | 'shaftDiameter' | 'backToButton' | 'bodyDepth' | 'bodyWidth' | 'bodyHeight'
 
 /** Something that hangs from a stud or a button on its back, as an instrument by its strap button. The button's shaft is at the origin. */
 export const kind = defineKind<Key>({
@@ -16,7 +17,15 @@ export const kind = defineKind<Key>({
       hold: 'Across the button’s head.',
       sane: [4, 60],
       typical: 15,
-      line: (f) => up('side', -f.buttonDiameter / 2, f.buttonDiameter / 2, -f.backToButton - 8),
+      line: (f) => up('side', -f.buttonDiameter / 2, f.buttonDiameter / 2, -f.backToButton - f.buttonThickness - 4),
+    },
+    buttonThickness: {
+      label: 'Button thickness',
+      hold: 'Of the button’s head, from its outside to its inside.',
+      sane: [1, 40],
+      typical: (f) => f.buttonDiameter * 0.5,
+      optional: 'Left out, it is taken to be half as thick as it is wide.',
+      line: (f) => across('side', -f.backToButton - f.buttonThickness, -f.backToButton, f.buttonDiameter / 2),
     },
     shaftDiameter: {
       label: 'Shaft diameter',
@@ -44,7 +53,6 @@ export const kind = defineKind<Key>({
       hold: 'Looking at its front: from left to right.',
       sane: [20, 700],
       typical: 220,
-      optional: 'Left out, it is only drawn as a guess.',
       line: (f) => across('face', -f.bodyWidth / 2, f.bodyWidth / 2, f.bodyHeight * 0.2),
     },
     bodyHeight: {
@@ -61,7 +69,6 @@ export const kind = defineKind<Key>({
     { value: 'neck', label: 'its neck' },
     { value: 'none', label: 'nothing' },
   ],
-  holds: [{ way: 'button', needs: ['buttonDiameter', 'shaftDiameter', 'backToButton', 'bodyDepth'] }],
   clashes: [
     {
       fields: ['shaftDiameter', 'buttonDiameter'],
@@ -76,7 +83,7 @@ export const kind = defineKind<Key>({
     return [
       { ...plate('body', 'face', roundedRectangle(-w, -h * 0.8, w, h * 0.2, w * 0.7), 0, d), density: 350 },
       box('blade', [-s, s], [-f.backToButton, 0], [-s, s]),
-      box('head', [-b, b], [-f.backToButton - 4, -f.backToButton], [-b, b]),
+      box('head', [-b, b], [-f.backToButton - f.buttonThickness, -f.backToButton], [-b, b]),
     ]
   },
   captions: { side: 'from its side, back to the left', face: 'looking at its front' },

@@ -45,10 +45,6 @@ export const kind = defineKind<Key>({
     { value: 'none', label: 'nothing' },
     { value: 'screw', label: 'the screw’s thread' },
   ],
-  holds: [
-    { way: 'pin', needs: ['frameWidth', 'throat'] },
-    { way: 'bar', needs: ['frameWidth', 'throat'] },
-  ],
   bodies: (f) => {
     const [t, o] = [f.throat, f.opening]
     const b = o * 0.25

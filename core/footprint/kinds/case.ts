@@ -84,7 +84,6 @@ export const kind = defineKind<Key>({
     { value: 'contacts', label: 'the contacts' },
     { value: 'spout', label: 'the spout' },
   ],
-  holds: [{ way: 'shelf', needs: ['length', 'width', 'height'] }],
   attitudes: [
     { turn: 0, label: 'front out' },
     { turn: 1, label: 'end out' },

@@ -1,9 +1,9 @@
-import { outlineBounds, polygon, rectangle } from '../../geometry/outline'
-import { plate } from '../body'
+import { circle, outlineBounds, polygon, rectangle, type Point } from '../../geometry/outline'
+import { DENSITY, plate } from '../body'
 import { across, up } from '../card'
 import { defineKind, type Drawn, type Figures } from '../define'
 
-type Key = 'length' | 'width' | 'thickness'
+type Key = 'length' | 'width' | 'thickness' | 'hole' | 'holeDown'
 
 const shape = (f: Figures<Key>, { outline }: Drawn) => {
   if (outline) return outline
@@ -25,6 +25,12 @@ const shape = (f: Figures<Key>, { outline }: Drawn) => {
 }
 const boxOf = (f: Figures<Key>, d: Drawn) =>
   d.outline ? outlineBounds(d.outline) : { minX: -f.width / 2, maxX: f.width / 2, minY: -f.length, maxY: 0 }
+
+/** The middle of the hole by which it may hang. */
+const holeMiddle = (f: Figures<Key>, d: Drawn): Point => {
+  const { minX, maxX, maxY } = boxOf(f, d)
+  return { x: (minX + maxX) / 2, y: maxY - f.holeDown - f.hole / 2 }
+}
 
 /** A flat tool known by its outline. */
 export const kind = defineKind<Key>({
@@ -57,19 +63,44 @@ export const kind = defineKind<Key>({
       optional: 'Left out, it is taken from the outline.',
       line: (f, d) => across('face', boxOf(f, d).minX, boxOf(f, d).maxX, boxOf(f, d).maxY),
     },
+    hole: {
+      label: 'Hole or ring',
+      hold: 'Across the hole or ring by which it could hang.',
+      sane: [3, 120],
+      typical: (f) => f.width * 0.35,
+      optional: 'Left out, it is not hung by one.',
+      line: (f, d) => {
+        const { x, y } = holeMiddle(f, d)
+        return across('face', x - f.hole / 2, x + f.hole / 2, y, 'in')
+      },
+    },
+    holeDown: {
+      label: 'Top to the hole',
+      hold: 'From its upper end down to the upper edge of that hole.',
+      sane: [1, 400],
+      typical: (f) => f.hole / 4,
+      noughtAllowed: true,
+      optional: 'Left out, the wood or steel over the hole is taken to be a quarter of it.',
+      line: (f, d) => up('face', holeMiddle(f, d).y + f.hole / 2, boxOf(f, d).maxY, boxOf(f, d).maxX, 'right'),
+    },
   },
   delicate: [
     { value: 'none', label: 'nothing' },
     { value: 'edge', label: 'its edges' },
     { value: 'jaws', label: 'the jaws' },
   ],
-  holds: [
-    { way: 'recess', needs: ['thickness'] },
-    { way: 'magnet', needs: ['thickness'] },
-    { way: 'pin', needs: ['thickness'] },
+  clashes: [
+    {
+      fields: ['hole', 'width'],
+      when: (f) => f.hole >= f.width,
+      says: (say, f) => `The hole (${say(f.hole)}) is as wide as the tool (${say(f.width)}).`,
+    },
   ],
   bodies: (f, d) => {
     const box = boxOf(f, d)
+    const middle = holeMiddle(f, d)
+    const hole = plate('hole', 'face', circle(middle.x, middle.y, f.hole / 2), -f.thickness, 0)
+    const r = f.hole / 2
     return [
       {
         ...plate('blade', 'face', shape(f, d), -f.thickness, 0),
@@ -78,6 +109,18 @@ export const kind = defineKind<Key>({
           top: rectangle(box.minX, -f.thickness, box.maxX, 0),
         },
       },
+      ...(d.has('hole')
+        ? [
+            {
+              ...hole,
+              density: -DENSITY.blade,
+              seen: {
+                side: rectangle(-f.thickness, middle.y - r, 0, middle.y + r),
+                top: rectangle(middle.x - r, -f.thickness, middle.x + r, 0),
+              },
+            },
+          ]
+        : []),
     ]
   },
   captions: { face: 'lying flat' },

@@ -147,12 +147,6 @@ export const kind = defineKind<Key>({
     from: 'the ferrule end of the handle',
     hold: 'The caliper across the handle at each height, for a pocket that matches it.',
   },
-  holds: [
-    { way: 'bore', needs: ['handleDiameter', 'bladeWidth', 'bladeLength', 'overallLength'] },
-    { way: 'neck', needs: ['ferruleDiameter', 'handleDiameter'] },
-    { way: 'collar', needs: ['handleDiameter', 'ferruleDiameter', 'overallLength'] },
-    { way: 'magnet', needs: ['bladeWidth', 'bladeLength'] },
-  ],
   attitudes: [
     { turn: 0, label: 'flat to the wall' },
     { turn: 1, label: 'edge to the wall' },

@@ -80,10 +80,6 @@ export const kind = defineKind<Key>({
     { value: 'teeth', label: 'the teeth' },
     { value: 'none', label: 'nothing' },
   ],
-  holds: [
-    { way: 'kerf', needs: ['plateThickness', 'depthHeel', 'length', 'handleThickness'] },
-    { way: 'pin', needs: ['handleThickness'] },
-  ],
   clashes: [
     {
       fields: ['depthToe', 'depthHeel'],

@@ -185,10 +185,6 @@ export const kind = defineKind<Key>({
     { value: 'face', label: 'the face' },
     { value: 'edge', label: 'the edge' },
   ],
-  holds: [
-    { way: 'neck', needs: ['handleWidth', 'headWidth', 'headLength'] },
-    { way: 'pin', needs: ['handleWidth', 'headLength'] },
-  ],
   attitudes: FACE_TURNS,
   clashes: [
     {

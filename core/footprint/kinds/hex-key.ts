@@ -48,10 +48,6 @@ export const kind = defineKind<Key>({
     { value: 'none', label: 'nothing' },
     { value: 'tip', label: 'the ball end' },
   ],
-  holds: [
-    { way: 'bore', needs: ['acrossFlats', 'longLeg', 'shortLeg'] },
-    { way: 'magnet', needs: ['acrossFlats', 'longLeg'] },
-  ],
   clashes: [
     {
       fields: ['shortLeg', 'longLeg'],

@@ -84,10 +84,6 @@ export const kind = defineKind<Key>({
     { value: 'edge', label: 'the edge' },
     { value: 'bristles', label: 'the bristles' },
   ],
-  holds: [
-    { way: 'neck', needs: ['handleDiameter', 'headWidth', 'headDepth'] },
-    { way: 'collar', needs: ['handleDiameter', 'overallLength'] },
-  ],
   attitudes: [
     { turn: 0, label: 'along the wall' },
     { turn: 1, label: 'out from the wall' },

@@ -168,7 +168,6 @@ export const kind = defineKind<Key>({
     { value: 'nose', label: 'the nose' },
     { value: 'trigger', label: 'the trigger' },
   ],
-  holds: [{ way: 'saddle', needs: NEEDS }],
   attitudes: FACE_TURNS.map((a) => ({ ...a, label: a.label.replace('face', 'nose') })),
   clashes: [
     {

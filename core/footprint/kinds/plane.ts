@@ -75,10 +75,6 @@ export const kind = defineKind<Key>({
     { value: 'edge', label: 'the edge, which rests on nothing' },
     { value: 'none', label: 'nothing' },
   ],
-  holds: [
-    { way: 'sole', needs: ['soleLength', 'soleWidth', 'height'] },
-    { way: 'shelf', needs: ['soleLength', 'soleWidth', 'height'] },
-  ],
   attitudes: [
     { turn: 0, label: 'toe out' },
     { turn: 1, label: 'along the wall' },

@@ -44,10 +44,6 @@ export const kind = defineKind<Key>({
     { turn: 0, label: 'face out' },
     { turn: 1, label: 'edge out' },
   ],
-  holds: [
-    { way: 'pin', needs: ['outerDiameter', 'holeDiameter', 'thickness'] },
-    { way: 'shelf', needs: ['outerDiameter', 'thickness'] },
-  ],
   clashes: [
     {
       fields: ['holeDiameter', 'outerDiameter'],

@@ -38,7 +38,6 @@ export const kind = defineKind<Key>({
     { value: 'none', label: 'nothing' },
     { value: 'pads', label: 'the pads' },
   ],
-  holds: [{ way: 'bar', needs: ['mouth', 'jawWidth', 'length'] }],
   clashes: [
     {
       fields: ['mouth', 'length'],

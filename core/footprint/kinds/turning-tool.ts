@@ -103,10 +103,6 @@ export const kind = defineKind<Key>({
     from: 'the free end of the handle',
     hold: 'The caliper across the handle at each height, for a toe or a collar that matches it.',
   },
-  holds: [
-    { way: 'collar', needs: ['handleDiameter', 'ferruleDiameter', 'overallLength'] },
-    { way: 'bore', needs: ['handleDiameter', 'overallLength'] },
-  ],
   clashes: [
     {
       fields: ['ferruleDiameter', 'handleDiameter'],

@@ -3,6 +3,7 @@ import { kindOf } from '../../footprint/kinds'
 import { part } from '../../footprint/neck'
 import type { Tool } from '../../footprint/tool'
 import type { SeatOrder } from '../../model/holder'
+import { byHole } from '../by-hole'
 
 /** What a hook feels of something that hangs over it by a loop, a hole or its frame; mm. */
 export interface HangEnvelope {
@@ -12,36 +13,20 @@ export interface HangEnvelope {
   thick: Measured
   /** what has to go over the nose; null where that was not measured */
   hole: Measured | null
+  /** what its hole has to go over: the nose alone, as a loop, the whole hook, or a frame nose and arm */
+  goesOver: 'nose' | 'hook' | 'frame'
   /** the way it is turned */
   turn: SeatOrder['turn']
   /** from the bottom of the hollow’s middle to its own origin */
   origin: { x: number; y: number; z: number }
 }
 
-type Reader = (m: Record<string, number>, tool: Tool) => HangEnvelope
-
-/** Seen along its axis: the top of its hole lies on the hook. */
-const ring: Reader = (m) => ({
-  left: part(m, 'outerDiameter', 0.5),
-  right: part(m, 'outerDiameter', 0.5),
-  thick: part(m, 'thickness'),
-  hole: part(m, 'holeDiameter'),
-  turn: 0,
-  origin: { x: 0, y: m.thickness! / 2, z: -m.holeDiameter! / 2 },
-})
-
-/** By a loop at its top. */
-const looped: Reader = (m, tool) => ({
-  left: part(m, 'width', 0.5),
-  right: part(m, 'width', 0.5),
-  thick: part(m, 'depth'),
-  hole: part(m, 'loop'),
-  turn: 0,
-  origin: { x: 0, y: m.depth! / 2, z: -kindOf(tool.kind)!.envelope(tool).face.maxY },
-})
+/** What has to be measured of a frame. */
+const FRAME = ['frameWidth', 'throat']
 
 /** By its frame, the screw beside the hook: its plane along the wall. */
-const clamp: Reader = (m, tool) => {
+function framed(tool: Tool): HangEnvelope {
+  const { measures: m } = tool
   const { minX, maxX } = kindOf(tool.kind)!.envelope(tool).side
   const aside = (value: number): Measured => ({
     value,
@@ -53,21 +38,19 @@ const clamp: Reader = (m, tool) => {
     right: aside(maxX - m.throat! / 2),
     thick: part(m, 'frameWidth'),
     hole: m.opening === undefined ? null : part(m, 'opening'),
+    goesOver: 'frame',
     turn: 1,
     origin: { x: -m.throat! / 2, y: 0, z: 0 },
   }
 }
 
-const KINDS: Record<string, { needs: readonly string[]; read: Reader; hole: string | null }> = {
-  ring: { needs: ['outerDiameter', 'holeDiameter', 'thickness'], read: ring, hole: 'holeDiameter' },
-  anything: { needs: ['width', 'height', 'depth', 'loop'], read: looped, hole: 'loop' },
-  'c-clamp': { needs: ['frameWidth', 'throat'], read: clamp, hole: null },
-}
-
 /** The envelope of something on a hook; null for a kind that hangs on none, or has no hole. */
 export function hangEnvelope(tool: Tool): HangEnvelope | Missing | null {
-  const found = KINDS[tool.kind]
-  if (!found || (found.hole && tool.measures[found.hole] === 0)) return null
-  const missing = found.needs.filter((key) => tool.measures[key] === undefined)
-  return missing.length > 0 ? { missing } : found.read(tool.measures, tool)
+  if (tool.kind === 'c-clamp') {
+    const missing = FRAME.filter((key) => tool.measures[key] === undefined)
+    return missing.length > 0 ? { missing } : framed(tool)
+  }
+  const holed = byHole(tool)
+  if (!holed || 'missing' in holed) return holed
+  return { ...holed, goesOver: holed.stiff ? 'hook' : 'nose', turn: 0 }
 }

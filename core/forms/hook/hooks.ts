@@ -94,9 +94,8 @@ function passes(input: PlanInput, trail: Trail, hook: Hook): Refusal | null {
   const { web } = input.shop.settings
   const fit = FIT_SETTING[optionOf(choices, input, 'fit') as Fit]
   const play = settingOf(input, trail, fit)
-  const framed = tool.kind === 'c-clamp'
-  // a loop is soft and goes over the nose alone; a hole goes over the whole hook
-  const rigid = tool.kind === 'ring'
+  const framed = envelope.goesOver === 'frame'
+  const rigid = envelope.goesOver === 'hook'
   const id = `pass:${order.id}`
   const needed = framed
     ? trail.derive(id, `Opening needed by ${place}`, hook.height + play, passRule, `{${hook.ids.height}} + {${fit}}`, { print: 'up' }) // prettier-ignore

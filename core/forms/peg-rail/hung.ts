@@ -1,10 +1,10 @@
-import type { Measured } from '../../footprint/kind'
+import type { Measured, Missing } from '../../footprint/kind'
 import { kindOf } from '../../footprint/kinds'
-import { part } from '../../footprint/neck'
 import type { Tool } from '../../footprint/tool'
 import type { SeatOrder } from '../../model/holder'
 import type { Trail } from '../../working/trail'
 import { FIT_SETTING, type Fit } from '../../shop/shop'
+import { byHole } from '../by-hole'
 import { optionOf, settingOf } from '../choice-value'
 import type { PlanInput, Refusal } from '../form'
 import { doubtFigure, massFigure, measuredFigure } from '../measured-figure'
@@ -25,52 +25,31 @@ export interface PinEnvelope {
   /** the loop or hole that a pin goes into; null for what hangs between two */
   hole: Measured | null
   /**
-   * Where its own origin stands: out from where it hangs, and up from the top of its pins; of what hangs by a loop over itself,
-   * from below the pin. mm
+   * Where its own origin stands: right of its pin, out from where it hangs, and up from the top of its pins; of what hangs by a loop
+   * over itself, from below the pin. mm
    */
-  origin: { y: number; z: number; below: boolean }
+  origin: { x: number; y: number; z: number; below: boolean }
 }
-
-type Missing = { missing: string[] }
 
 /** The envelope of a tool on pins; null for a kind that hangs on none. */
 export function pinEnvelope(
-  tool: Pick<Tool, 'kind' | 'measures' | 'options'>,
+  tool: Pick<Tool, 'kind' | 'measures' | 'options'> & Partial<Pick<Tool, 'outline'>>,
   turn: SeatOrder['turn'],
 ): PinEnvelope | Missing | null {
-  const { kind, measures: m } = tool
-  const lacking = (needs: readonly string[]): string[] => needs.filter((key) => m[key] === undefined)
-  if (kind === 'ring' || kind === 'anything') {
-    const [hole, thick, wide] =
-      kind === 'ring' ? ['holeDiameter', 'thickness', 'outerDiameter'] : ['loop', 'depth', 'width']
-    const missing = lacking([hole!, thick!, wide!])
-    if (missing.length > 0) return { missing }
-    if (m[hole!] === 0) return null
-    const half = part(m, thick!, 0.5)
-    return {
-      left: part(m, wide!, 0.5),
-      right: part(m, wide!, 0.5),
-      back: half,
-      front: half,
-      neck: null,
-      hole: part(m, hole!),
-      origin: originOf(tool, m[thick!]! / 2, m[hole!]! / 2),
-    }
+  const holed = byHole(tool)
+  if (holed && 'missing' in holed) return holed
+  if (holed) {
+    const { left, right, thick, hole, stiff, origin } = holed
+    const half: Measured = { value: thick.value / 2, expression: `${thick.expression} / 2`, moves: scaled(thick.moves, 0.5) } // prettier-ignore
+    return { left, right, back: half, front: half, neck: null, hole, origin: { ...origin, below: !stiff } }
   }
-  const e = kindOf(kind)?.neck?.(tool, turn)
+  const e = kindOf(tool.kind)?.neck?.(tool, turn)
   if (!e || 'missing' in e) return e ?? null
-  return { left: e.left, right: e.right, back: e.back, front: e.front, neck: e.neckAcross, hole: null, origin: { y: 0, z: 0, below: false } } // prettier-ignore
+  return { left: e.left, right: e.right, back: e.back, front: e.front, neck: e.neckAcross, hole: null, origin: { x: 0, y: 0, z: 0, below: false } } // prettier-ignore
 }
 
-/** A ring lies on its pin by the top of its hole; what has a loop hangs below its pin. @param half of its thickness, @param radius of the hole */
-function originOf(
-  tool: Pick<Tool, 'kind' | 'measures' | 'options'>,
-  half: number,
-  radius: number,
-): PinEnvelope['origin'] {
-  if (tool.kind === 'ring') return { y: half, z: -radius, below: false }
-  return { y: half, z: -kindOf(tool.kind)!.envelope(tool).face.maxY, below: true }
-}
+const scaled = (moves: Measured['moves'], by: number): Measured['moves'] =>
+  Object.fromEntries(Object.entries(moves).map(([key, times]) => [key, times * by]))
 
 /** Something on its pin or pins; mm, with the ids of its figures. */
 export interface Hung extends Spot {
