@@ -7,6 +7,7 @@ import { checkBoardLengths } from './board-length'
 import { checkCutBefore } from './cut-before'
 import { checkFingers } from './finger'
 import { checkHooks } from './hooks'
+import { checkKnocking } from './knocking'
 import { checkMagnets } from './magnets'
 import { checkMeasurements } from './measurements'
 import { checkNeckRoom } from './neck-room'
@@ -40,6 +41,7 @@ const CHECKS: readonly Check[] = [
   checkHooks,
   checkMagnets,
   checkTipping,
+  checkKnocking,
   checkRocking,
   checkScrews,
   checkAcross,

@@ -159,3 +159,7 @@ export const screwEdgeRule = rule(
   'screw-edge',
   'A screw keeps so many times its diameter from the side of what it goes into, or the wood splits.',
 )
+export const knockRule = rule(
+  'knock',
+  'What stands on a shelf tips over its lip at atan(weight behind its front / weight over the lip), and later by as much as the shelf’s front is raised; what is centred no higher than the lip never does.',
+)

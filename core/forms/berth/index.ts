@@ -14,8 +14,9 @@ export const form: HolderForm = {
     if (!envelope) return null
     return 'missing' in envelope ? envelope.missing : []
   },
-  // along the wall where it would stick out further than anything should
+  // along the wall where it would stick out further than anything should; a disc on its rim, edge out
   attitude: (tool, shop) => {
+    if (tool.kind === 'ring') return 1
     const envelope = shelfEnvelope(tool, 0)
     return envelope && !('missing' in envelope) && envelope.out.value > shop.settings.sticksOut / 2 ? 1 : 0
   },

@@ -1,18 +1,18 @@
-import { carriedMass } from '../../footprint/tool'
-import { MODEL_VERSION, type Board, type Joint, type Seat } from '../../model/model'
+import { MODEL_VERSION, type Board, type Joint } from '../../model/model'
 import { formatLength } from '../../units/format-length'
 import { LARGEST_SIZE } from '../../units/length'
 import { Trail } from '../../working/trail'
-import { lengthOf, optionOf, settingOf } from '../choice-value'
+import { lengthOf, optionOf } from '../choice-value'
 import type { Plan, PlanInput, PlannedModel, Refusal } from '../form'
-import { onShelf, type OnShelf } from '../on-shelf'
+import { onShelf } from '../on-shelf'
 import { plainBoard } from '../plain-board'
+import { dividersBetween, shelfDepth, shelfSeat } from '../shelf-parts'
 import { spreadSpots } from '../spread'
 import { NO_STOCK, stocksFor } from '../stocks'
 import { tiltOf } from '../tilting'
 import { choices } from './choices'
 import { leanBack } from './lean-back'
-import { depthRule, dividerRule, lipRule } from './rules'
+import { lipRule } from './rules'
 
 /** Plans a berth: a shelf with a lip in front, ends, dividers between the tools, and a back. */
 export function planBerth(input: PlanInput): Plan {
@@ -35,7 +35,7 @@ export function planBerth(input: PlanInput): Plan {
   const { centres, length } = spreadSpots(trail, all, optionOf(choices, input, 'pitch') === 'even', end)
   if (length > LARGEST_SIZE)
     return refuse(...refusals, { id: 'too long', says: `The shelf would be ${formatLength(length, input.shop)} long. Split the tools over several holders.` }) // prettier-ignore
-  const depth = depthOf(input, trail, all)
+  const depth = shelfDepth(input, trail, all)
   const clearance = trail.get('headClearance').value
   const longest = Math.max(...all.map((l) => l.out))
   if (longest + clearance > depth + 1e-6)
@@ -83,7 +83,7 @@ export function planBerth(input: PlanInput): Plan {
       placement: { lies: 'end', at: { x, y: tb, z: 0 } },
       figures: { length: 'depth', width: 'divider', thickness: 'thickness:divider' },
     })
-  const dividers = divided ? between(trail, all, centres, td).map((x, i) => plate(`divider-${i + 1}`, `Divider ${i + 1}`, 'divider', x)) : [] // prettier-ignore
+  const dividers = divided ? dividersBetween(trail, all, centres, td).map((x, i) => plate(`divider-${i + 1}`, `Divider ${i + 1}`, 'divider', x)) : [] // prettier-ignore
   const standing = [plate('left', 'Left end', 'end', 0), ...dividers, plate('right', 'Right end', 'end', length - td)]
   const level: PlannedModel = {
     version: MODEL_VERSION,
@@ -94,7 +94,7 @@ export function planBerth(input: PlanInput): Plan {
     reach: { value: tb + depth + stocks.lip.thickness, formula: '{thickness:back} + {depth} + {thickness:lip}' },
     joints: joints(standing),
     fasteners: [],
-    seats: all.map((l, i) => seat(l, centres[i]!, tb + clearance)),
+    seats: all.map((l, i) => shelfSeat(l, centres[i]!, tb + clearance)),
   }
   const tilt = tiltOf(choices, input, trail)
   return { trail, refusals, model: tilt === 0 ? level : leanBack(trail, level, all, tilt) }
@@ -111,39 +111,3 @@ const joints = (standing: readonly Board[]): Joint[] => [
   ...standing.map((b, i): Joint => ({ order: 2 + i, parts: ['shelf', b.id], glued: true, by: 'screws', fixing: 'Glue, and screws from below through the shelf' })), // prettier-ignore
   { order: 2 + standing.length, parts: ['lip', 'shelf'], glued: true, by: 'brads', fixing: 'Glue, and brads through the lip into the shelf’s front edge' }, // prettier-ignore
 ]
-
-/** The shelf's depth: the longest tool, clear of the back, and as loose at the lip; mm. */
-function depthOf(input: PlanInput, trail: Trail, all: readonly OnShelf[]): number {
-  const clearance = settingOf(input, trail, 'headClearance')
-  const own = input.holder.choices.depth
-  if (typeof own === 'number')
-    return trail.given('depth', 'Shelf depth', own, { kind: 'choice', key: 'depth' }, { note: 'this holder’s own' })
-  const longest = all.reduce((a, b) => (b.out > a.out ? b : a))
-  return trail.derive('depth', 'Shelf depth', longest.out + 2 * clearance, depthRule, `{${longest.ids.out}} + 2 × {headClearance}`, { print: 'up', note: longest.tool.name }) // prettier-ignore
-}
-
-/** Where each divider's left face stands: in the middle between two neighbours; mm. */
-const between = (trail: Trail, all: readonly OnShelf[], centres: readonly number[], thickness: number): number[] =>
-  all.slice(1).map((b, i) => {
-    const a = all[i]!
-    const value = (centres[i]! + a.right + centres[i + 1]! - b.left - thickness) / 2
-    const formula = `({x:${a.seat}} + {${a.ids.right}} + {x:${b.seat}} − {${b.ids.left}} − {thickness:divider}) / 2`
-    return trail.derive(`divider:${i + 1}`, `Divider ${i + 1} from the datum end`, value, dividerRule, formula)
-  })
-
-const seat = (l: OnShelf, x: number, y: number): Seat => ({
-  id: l.order.id,
-  tool: l.tool.id,
-  name: l.tool.name,
-  place: l.place,
-  turn: l.order.turn,
-  board: 'shelf',
-  opening: null,
-  at: { x: x + l.origin.x, y: y + l.origin.y, z: l.origin.z },
-  extent: { left: l.left + l.origin.x, right: l.right - l.origin.x, front: l.out - l.origin.y, back: l.origin.y },
-  rests: 'shelf',
-  sharp: l.tool.options.delicate === 'edge',
-  mass: carriedMass(l.tool),
-  reach: `{thickness:back} + {headClearance} + {${l.ids.out}}`,
-  figures: l.ids,
-})

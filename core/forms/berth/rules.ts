@@ -3,8 +3,6 @@ import type { Rule } from '../../working/figure'
 const source = 'Geometry of the shelf; limits from workshop practice'
 const rule = (id: string, says: string): Rule => ({ id: `berth.${id}`, says, source })
 
-export const depthRule = rule('depth', 'The shelf is as deep as what reaches furthest out, clear of the back, and loose by as much at the lip.') // prettier-ignore
-export const dividerRule = rule('divider', 'A divider stands in the middle of the gap between two neighbours.')
 export const lipRule = rule('lip', 'The lip covers the shelf’s front edge and stands over it by its height.')
 export const offRule = rule(
   'tilt-off',
