@@ -18,6 +18,7 @@ import { checkRocking } from './rocking'
 import { checkRods } from './rods'
 import { checkSag } from './sag'
 import { checkScrews } from './screws'
+import { checkSeen } from './seen'
 import { checkSockets } from './socket'
 import { checkStock } from './stock'
 import type { Check } from './subject'
@@ -42,6 +43,7 @@ const CHECKS: readonly Check[] = [
   checkMagnets,
   checkTipping,
   checkKnocking,
+  checkSeen,
   checkRocking,
   checkScrews,
   checkAcross,

@@ -163,3 +163,7 @@ export const knockRule = rule(
   'knock',
   'What stands on a shelf tips over its lip at atan(weight behind its front / weight over the lip), and later by as much as the shelf’s front is raised; what is centred no higher than the lip never does.',
 )
+export const seenRule = rule(
+  'seen',
+  'What stands behind a front is seen over it by its height less the front’s; a part of its own height is wanted, so that it is found.',
+)

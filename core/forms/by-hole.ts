@@ -21,7 +21,7 @@ export interface ByHole {
 type Holed = Pick<Tool, 'kind' | 'measures' | 'options'> & Partial<Pick<Tool, 'outline'>>
 
 /** A length that is taken from an outline. */
-const fromOutline = (value: number): Measured => ({ value, expression: String(value), moves: {} })
+const fromOutline = (value: number): Measured => ({ value, expression: `[${value} mm]`, moves: {} })
 
 /** Half of its width to either side, or as far as its outline reaches from its middle. */
 function sides({ measures: m, outline }: Holed, width: string): Pick<ByHole, 'left' | 'right'> & { middle: number } {

@@ -21,6 +21,9 @@ export const halfRule = rule(
 export const outRule = rule('out', 'How far it reaches out from the back as it stands, with what its vents want free on either side.') // prettier-ignore
 export const highRule = rule('high', 'How high it stands over the shelf.')
 
+/** Sizes nearer than this are the same, mm. */
+const SAME = 1e-6
+
 /** Field keys of what lies on a shelf, face out: from left to right, from back to front, and its height. */
 const SIZES: Record<string, readonly [across: string, out: string, high: string]> = {
   plane: ['soleWidth', 'soleLength', 'height'],
@@ -38,17 +41,31 @@ export interface ShelfEnvelope {
 
 /** The envelope of a tool that lies on a shelf; null for a kind that lies on none. */
 export function shelfEnvelope(
-  tool: Pick<Tool, 'kind' | 'measures'>,
+  tool: Pick<Tool, 'kind' | 'measures' | 'options'> & Partial<Pick<Tool, 'outline'>>,
   turn: SeatOrder['turn'],
 ): ShelfEnvelope | { missing: string[] } | null {
-  // prettier-ignore
   const sizes = SIZES[tool.kind]
   if (!sizes) return null
   const { measures: m } = tool
-  const missing = sizes.filter((key) => m[key] === undefined)
+  // an outline says how wide and how high it is
+  const missing = sizes.filter(
+    (key) => m[key] === undefined && !(tool.outline && (key === 'width' || key === 'height')),
+  )
   if (missing.length > 0) return { missing }
-  const [across, out] = turn % 2 === 1 ? [sizes[1], sizes[0]] : sizes
-  return { half: vented(part(m, across, 0.5), m, 1), out: vented(part(m, out), m, 2), high: part(m, sizes[2]) }
+  const { top, face } = kindOf(tool.kind)!.envelope(tool)
+  const [wide, deep] = [top.maxX - top.minX, top.maxY - top.minY]
+  const [across, out] = turn % 2 === 1 ? [{ key: sizes[1], mm: deep }, { key: sizes[0], mm: wide }] : [{ key: sizes[0], mm: wide }, { key: sizes[1], mm: deep }] // prettier-ignore
+  return {
+    half: vented(sizeOf(m, across.key, across.mm, 0.5), m, 1),
+    out: vented(sizeOf(m, out.key, out.mm), m, 2),
+    high: sizeOf(m, sizes[2], face.maxY - face.minY),
+  }
+}
+
+/** A size as measured, or what its shape takes where that is more: a knob that stands out past its sole, an outline that is wider. */
+function sizeOf(m: Record<string, number>, key: string, shape: number, times = 1): Measured {
+  if (m[key] !== undefined && shape <= m[key] + SAME) return part(m, key, times)
+  return { value: times * shape, expression: `[${times * shape} mm]`, moves: {} }
 }
 
 /** A size with what vents want free, so many times. */

@@ -124,6 +124,13 @@ export const LIMIT_SETTINGS = {
     [0, 45],
     'How much steeper a deck could be before a tool on it tips over its stop, battery in and out.',
   ),
+  seenPart: ratio(
+    'Limits',
+    'Seen over a front, part of the height',
+    0.2,
+    [0, 0.9],
+    'So much of what stands behind a front is to be seen, or it is not found.',
+  ),
   pinDepth: ratio('Limits', 'Pin in the wood, times its diameter', 1.5, [0.5, 5], 'How deep a pin goes in at least.'),
   looseTimes: ratio(
     'Limits',

@@ -75,6 +75,20 @@ export const SETTINGS = {
   ),
   lipHeight: length('Spacing', 'Height of a lip', 20, [5, 200], 'In front of a shelf, so that nothing walks off it.'),
   dividerHeight: length('Spacing', 'Height of a divider', 40, [10, 300], 'Between tools that lie on a shelf.'),
+  cordSlot: length(
+    'Spacing',
+    'Slot for a cord',
+    16,
+    [4, 100],
+    'In the front or the end of a tray, open above; as wide as its plug, if that has to pass.',
+  ),
+  ventHole: length(
+    'Spacing',
+    'Holes for air',
+    20,
+    [5, 80],
+    'In the front of a tray, low before what has vents: the air rises through it.',
+  ),
   ...LIMIT_SETTINGS,
   stripThickness: length(
     'Wall strips',

@@ -1,10 +1,16 @@
-import { roundedRectangle } from '../../geometry/outline'
-import { box, plate } from '../body'
+import { circle, rectangle, roundedRectangle } from '../../geometry/outline'
+import { plate, type Body } from '../body'
 import { across, up } from '../card'
 import { defineKind } from '../define'
 
 type Key =
   'buttonDiameter' | 'buttonThickness' | 'shaftDiameter' | 'backToButton' | 'bodyDepth' | 'bodyWidth' | 'bodyHeight'
+
+/** A round part along the depth, between two distances from the back. */
+const round = (part: 'blade' | 'head', r: number, from: number, to: number): Body => ({
+  ...plate(part, 'face', circle(0, 0, r), from, to),
+  seen: { side: rectangle(from, -r, to, r), top: rectangle(-r, from, r, to) },
+})
 
 /** Something that hangs from a stud or a button on its back, as an instrument by its strap button. The button's shaft is at the origin. */
 export const kind = defineKind<Key>({
@@ -82,8 +88,8 @@ export const kind = defineKind<Key>({
     const [b, s] = [f.buttonDiameter / 2, f.shaftDiameter / 2]
     return [
       { ...plate('body', 'face', roundedRectangle(-w, -h * 0.8, w, h * 0.2, w * 0.7), 0, d), density: 350 },
-      box('blade', [-s, s], [-f.backToButton, 0], [-s, s]),
-      box('head', [-b, b], [-f.backToButton - f.buttonThickness, -f.backToButton], [-b, b]),
+      round('blade', s, -f.backToButton, 0),
+      round('head', b, -f.backToButton - f.buttonThickness, -f.backToButton),
     ]
   },
   captions: { side: 'from its side, back to the left', face: 'looking at its front' },

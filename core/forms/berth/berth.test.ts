@@ -2,6 +2,7 @@ import { describe, expect, it } from 'vitest'
 import { benchSteps } from '../../bench/steps/steps'
 import { design } from '../../choose/design'
 import { plainTool, type Tool } from '../../footprint/tool'
+import { rectangle } from '../../geometry/outline'
 import { boardBox } from '../../model/standing'
 import { usualShop } from '../../shop/usual'
 import type { SeatOrder } from '../../model/holder'
@@ -56,6 +57,21 @@ describe('a charger in a berth', () => {
     expect(cautions(charger(30)).join(' ')).toContain('vents free, on something that doesn’t burn')
     expect(cautions({ ...charger(30), options: { type: 'rescue' } }).join(' ')).toContain('in sight')
     expect(cautions({ ...charger(30), options: { type: 'box' } }).join(' ')).not.toMatch(/vents|in sight/)
+  })
+})
+
+describe('what stands out past its own figures', () => {
+  it('has the room that its shape takes: a knob at the end of its sole', () => {
+    const knob: Tool = { ...plane('k', 55, 210), measures: { soleLength: 210, soleWidth: 55, height: 110, knobPosition: 209, handlePosition: 53 } } // prettier-ignore
+    const { model } = design(berth([knob], {}, 1))
+    expect(model!.seats[0]!.extent.left + model!.seats[0]!.extent.right).toBeGreaterThan(215)
+  })
+
+  it('is as wide and high as its outline, where only that is known', () => {
+    const jig: Tool = { ...plainTool('j', 'anything', 'Jig'), measures: { depth: 30 }, outline: rectangle(0, 0, 80, 120) } // prettier-ignore
+    const { model, working } = design(berth([jig]))
+    expect(model!.seats[0]!.extent).toMatchObject({ left: 0, right: 80 })
+    expect(working.find((f) => f.id === 'high:s-j')!.value).toBe(120)
   })
 })
 

@@ -25,7 +25,7 @@ export interface StickEnvelope {
   origin: { x: number; y: number; z: number }
 }
 
-const fixed = (value: number): Measured => ({ value, expression: String(value), moves: {} })
+const fixed = (value: number): Measured => ({ value, expression: `[${value} mm]`, moves: {} })
 
 type Reader = (m: Record<string, number>, tool: Tool) => StickEnvelope
 
