@@ -7,12 +7,13 @@ import type { Shop } from '../shop/shop'
 const MOST_OF_ONE = 24
 
 /**
- * Seats for tools in a holder of a form, each as it is best turned there; like tools get a seat each.
+ * Seats for tools in a holder of a form, each as it is best turned there; like tools get a seat each, unless the form
+ * puts them together.
  * @param newId makes an id for a seat
  */
 export const newSeats = (form: HolderForm, tools: readonly Tool[], shop: Shop, newId: () => string): SeatOrder[] =>
   tools.flatMap((t) =>
-    Array.from({ length: Math.min(t.count, MOST_OF_ONE) }, () => ({
+    Array.from({ length: form.together?.(t) ? 1 : Math.min(t.count, MOST_OF_ONE) }, () => ({
       id: newId(),
       tool: t.id,
       turn: form.attitude(t, shop),

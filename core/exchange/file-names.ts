@@ -4,10 +4,11 @@ import type { HolderModel, Opening } from '../model/model'
 export const canBeTried = ({ bores, opensTo }: Opening): boolean => bores.length > 0 || opensTo !== null
 
 /** Names of the files that a holder's model can be taken along as. */
-export const filesOf = (model: Pick<HolderModel, 'boards' | 'rods'>): string[] => [
+export const filesOf = (model: Pick<HolderModel, 'boards' | 'rods' | 'seats'>): string[] => [
   'templates.pdf',
   ...(model.boards.some((b) => b.openings.some(canBeTried)) ? ['test-piece.pdf'] : []),
   'dossier.pdf',
+  ...(model.seats.length > 0 ? ['labels.pdf', 'labels.csv'] : []),
   'parts.csv',
   'hardware.csv',
   'cutting.csv',

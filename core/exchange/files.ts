@@ -14,7 +14,10 @@ import { glbFile } from './mesh/glb'
 import { partMeshes } from './mesh/part-meshes'
 import { stlFile } from './mesh/stl'
 import { threemfFile } from './mesh/threemf'
+import { labelsOf } from './labels'
 import { writeDossier } from './pdf/dossier'
+import { widthOf } from './pdf/faces'
+import { labelPages } from './pdf/labels'
 import { PAPERS, type Page, type Paper } from './pdf/page'
 import { renderPages, type PdfDocument } from './pdf/render'
 import { templatePages, testPiecePage, WORST_PRINTER, type TemplateChoice } from './pdf/templates'
@@ -142,6 +145,16 @@ async function contentOf(
     const { cuts, noPlace } = planned()
     const order = benchSteps({ model, shop, cuts }, holder.id)
     writeDossier(doc, { design, model, cuts, noPlace, order, paper: choice.paper, day: means.day })
+    doc.end()
+    return ended()
+  }
+  if (name === 'labels.pdf' || name === 'labels.csv') {
+    const labels = labelsOf(model, tools, shop)
+    if (labels.length === 0) return null
+    if (name === 'labels.csv') return csvText(labels.map((l) => ({ place: l.place, name: l.name, size: l.size, 'at most wide mm': Number(l.room.toFixed(1)) }))) // prettier-ignore
+    const { doc, ended } = means.pdf()
+    const measure = (text: string, size: number, bold: boolean): number => widthOf(doc.fontSize(size), text, bold)
+    renderPages(doc, labelPages(model.name, labels, choice.paper, measure))
     doc.end()
     return ended()
   }

@@ -47,6 +47,8 @@ export interface KindSpec<K extends string> {
   options?: readonly OptionDeclaration[]
   /** which end to keep from harm; the first is taken until another is chosen */
   delicate: readonly { value: string; label: string }[]
+  /** the figure by which one is told from its like, as a chisel by its width */
+  knownBy?: K
   profile?: Kind['profile']
   outline?: Kind['outline']
   battery?: boolean
@@ -122,6 +124,7 @@ export function defineKind<K extends string>(spec: KindSpec<K>): Kind {
       ...(field.balance ? { balance: field.balance.with } : {}),
     })),
     options,
+    knownBy: spec.knownBy ?? null,
     profile: spec.profile ?? null,
     outline: spec.outline ?? null,
     battery: spec.battery ?? false,

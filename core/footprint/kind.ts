@@ -129,6 +129,8 @@ export interface Kind {
   covers: readonly string[]
   fields: readonly FieldDeclaration[]
   options: readonly OptionDeclaration[]
+  /** key of the figure by which one is told from its like, or null where the name does that */
+  knownBy: string | null
   /** diameters of the handle at several heights, where a matched pocket may be wanted */
   profile: { label: string; from: string; hold: string } | null
   /** an outline can be taken from it: `needed`, or instead of its width and height */

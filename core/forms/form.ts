@@ -62,6 +62,8 @@ export interface HolderForm {
   lacks: (tool: Tool) => string[] | null
   /** the way a tool is best turned when it is put into a holder of this form */
   attitude: (tool: Tool, shop: Shop) => SeatOrder['turn']
+  /** like tools share one seat, as a stack of discs does; absent where each has its own */
+  together?: (tool: Tool) => boolean
   plan: (input: PlanInput) => Plan
 }
 

@@ -39,9 +39,12 @@ export interface ShelfEnvelope {
   high: Measured
 }
 
+/** Discs and rolls stand on the shelf as a stack: all there are in one place. */
+export const isStack = ({ kind }: Pick<Tool, 'kind'>): boolean => kind === 'ring'
+
 /** The envelope of a tool that lies on a shelf; null for a kind that lies on none. */
 export function shelfEnvelope(
-  tool: Pick<Tool, 'kind' | 'measures' | 'options'> & Partial<Pick<Tool, 'outline'>>,
+  tool: Pick<Tool, 'kind' | 'measures' | 'options'> & Partial<Pick<Tool, 'outline' | 'count'>>,
   turn: SeatOrder['turn'],
 ): ShelfEnvelope | { missing: string[] } | null {
   const sizes = SIZES[tool.kind]
@@ -53,19 +56,28 @@ export function shelfEnvelope(
   )
   if (missing.length > 0) return { missing }
   const { top, face } = kindOf(tool.kind)!.envelope(tool)
-  const [wide, deep] = [top.maxX - top.minX, top.maxY - top.minY]
-  const [across, out] = turn % 2 === 1 ? [{ key: sizes[1], mm: deep }, { key: sizes[0], mm: wide }] : [{ key: sizes[0], mm: wide }, { key: sizes[1], mm: deep }] // prettier-ignore
+  const wide = { key: sizes[0], shape: top.maxX - top.minX, many: 1 }
+  const deep = { key: sizes[1], shape: top.maxY - top.minY, many: isStack(tool) ? (tool.count ?? 1) : 1 }
+  const [across, out] = turn % 2 === 1 ? [deep, wide] : [wide, deep]
   return {
-    half: vented(sizeOf(m, across.key, across.mm, 0.5), m, 1),
-    out: vented(sizeOf(m, out.key, out.mm), m, 2),
-    high: sizeOf(m, sizes[2], face.maxY - face.minY),
+    half: vented(sizeOf(m, across, 0.5), m, 1),
+    out: vented(sizeOf(m, out, 1), m, 2),
+    high: sizeOf(m, { key: sizes[2], shape: face.maxY - face.minY, many: 1 }, 1),
   }
 }
 
-/** A size as measured, or what its shape takes where that is more: a knob that stands out past its sole, an outline that is wider. */
-function sizeOf(m: Record<string, number>, key: string, shape: number, times = 1): Measured {
-  if (m[key] !== undefined && shape <= m[key] + SAME) return part(m, key, times)
-  return { value: times * shape, expression: `[${times * shape} mm]`, moves: {} }
+/**
+ * A size as measured, or what its shape takes where that is more: a knob that stands out past its sole, an outline that is wider.
+ * @param many so many one behind the other, @param times part of it that is asked for
+ */
+function sizeOf(
+  m: Record<string, number>,
+  { key, shape, many }: { key: string; shape: number; many: number },
+  times: number,
+): Measured {
+  if (m[key] !== undefined && shape <= m[key] + SAME) return part(m, key, times * many)
+  const value = times * many * shape
+  return { value, expression: `[${value} mm]`, moves: {} }
 }
 
 /** A size with what vents want free, so many times. */

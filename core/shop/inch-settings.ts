@@ -15,6 +15,8 @@ const INCHES: Partial<Record<SettingKey, number>> = {
   mouthFlare: 1 / 8,
   lipHeight: 3 / 4,
   dividerHeight: 1.5,
+  cordSlot: 5 / 8,
+  ventHole: 3 / 4,
   bearing: 1 / 4,
   bearingHeavy: 3 / 8,
   web: 1 / 2,

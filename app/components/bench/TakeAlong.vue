@@ -3,18 +3,21 @@ import { mdiDownload } from '@mdi/js'
 import { computed, ref, watch } from 'vue'
 import { filesOf } from '#core/exchange/file-names'
 import { CHECK_BAR } from '#core/exchange/pdf/check-bars'
+import { labelsOf } from '#core/exchange/labels'
 import { PAPERS, USUAL_PAPER, type Paper } from '#core/exchange/pdf/page'
 import { WORST_PRINTER } from '#core/exchange/pdf/templates'
 import type { HolderModel } from '#core/model/model'
 import { download, fileName } from '~/composables/download'
 import { useFormat } from '~/composables/useFormat'
 import { useOutbox } from '~/stores/outbox'
+import { useRecords } from '~/stores/records'
 
 /** Everything a holder can be taken along as: templates and dossier on a paper, drawings, meshes, lists. */
 const props = defineProps<{ holder: string; model: HolderModel }>()
 const outbox = useOutbox()
 
 const { format } = useFormat()
+const records = useRecords()
 
 /** The paper that was chosen; until then the one that is usual with the shop's unit. */
 const chosen = ref<Paper | null>(null)
@@ -34,6 +37,8 @@ const SAYS: Record<string, string> = {
   'templates.pdf': 'Templates, true size',
   'test-piece.pdf': 'Test piece in card',
   'dossier.pdf': 'Build dossier',
+  'labels.pdf': 'Labels',
+  'labels.csv': 'Labels',
   'parts.csv': 'Parts',
   'hardware.csv': 'Hardware',
   'cutting.csv': 'Cutting',
@@ -42,6 +47,7 @@ const SAYS: Record<string, string> = {
   'holder.glb': 'Holder with tools',
 }
 const files = computed(() => filesOf(props.model))
+const labels = computed(() => labelsOf(props.model, records.toolsById, format.value))
 const main = computed(() => files.value.filter((f) => f.endsWith('.pdf')))
 const whole = computed(() => files.value.filter((f) => SAYS[f] && !f.endsWith('.pdf')))
 /** Files of one part each, by the part. */
@@ -109,6 +115,7 @@ async function take(file: string) {
         in and print again.
       </p>
     </div>
+    <BenchLabelTape v-if="labels.length > 0" :labels="labels" />
     <details>
       <summary>Lists, drawings, solids</summary>
       <div class="row">

@@ -41,6 +41,7 @@ export const kind = defineKind<Key>({
   id: 'bar-clamp',
   name: 'Bar or pipe clamp',
   covers: ['bar clamp', 'pipe clamp', 'sash clamp', 'quick clamp', 'F clamp'],
+  knownBy: 'overallLength',
   fields: {
     barWidth: {
       label: 'Bar width',

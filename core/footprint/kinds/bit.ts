@@ -12,6 +12,7 @@ export const kind = defineKind<Key>({
   name: 'Bit or cutter',
   covers: ['bit', 'drill bit', 'twist drill', 'Forstner bit', 'router bit', 'cutter', 'countersink', 'screwdriver bit'],
   shown: 'face',
+  knownBy: 'cuttingDiameter',
   fields: {
     shankDiameter: {
       label: 'Shank diameter',

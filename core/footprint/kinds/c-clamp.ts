@@ -10,6 +10,7 @@ export const kind = defineKind<Key>({
   id: 'c-clamp',
   name: 'C-clamp',
   covers: ['C-clamp', 'G-clamp', 'carriage clamp'],
+  knownBy: 'opening',
   fields: {
     frameWidth: {
       label: 'Frame width',

@@ -64,6 +64,7 @@ export const kind = defineKind<Key>({
   name: 'Driver, chisel, file, awl',
   covers: ['chisel', 'screwdriver', 'driver', 'file', 'rasp', 'awl', 'marking knife', 'knife', 'gouge', 'slick'],
   shown: 'face',
+  knownBy: 'bladeWidth',
   fields: {
     handleDiameter: {
       label: 'Handle diameter',

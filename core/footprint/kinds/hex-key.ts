@@ -21,6 +21,7 @@ export const kind = defineKind<Key>({
   name: 'Bent key',
   covers: ['hex key', 'socket key', 'star key', 'key'],
   shown: 'face',
+  knownBy: 'acrossFlats',
   fields: {
     acrossFlats: {
       label: 'Size across flats',

@@ -10,6 +10,7 @@ export const kind = defineKind<Key>({
   id: 'plane',
   name: 'Plane, shave, scraper',
   covers: ['plane', 'block plane', 'spokeshave', 'drawknife', 'scraper', 'shoulder plane'],
+  knownBy: 'soleLength',
   fields: {
     soleLength: {
       label: 'Sole length',

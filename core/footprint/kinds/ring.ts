@@ -11,6 +11,7 @@ export const kind = defineKind<Key>({
   name: 'Disc, roll, puck',
   covers: ['sanding disc', 'disc', 'tape', 'roll', 'puck', 'grinding disc', 'saw blade'],
   shown: 'face',
+  knownBy: 'outerDiameter',
   fields: {
     outerDiameter: {
       label: 'Outer diameter',

@@ -11,6 +11,7 @@ export const kind = defineKind<Key>({
   name: 'Spring clamp',
   covers: ['spring clamp', 'hand clip'],
   shown: 'side',
+  knownBy: 'mouth',
   fields: {
     mouth: {
       label: 'Mouth opening',

@@ -38,6 +38,7 @@ export const kind = defineKind<Key>({
   name: 'Turning or carving tool',
   covers: ['turning gouge', 'turning tool', 'skew', 'scraper for the lathe', 'parting tool', 'carving tool'],
   shown: 'face',
+  knownBy: 'bladeWidth',
   fields: {
     handleDiameter: {
       label: 'Handle diameter',

@@ -1,10 +1,12 @@
 import { describe, expect, it } from 'vitest'
 import { benchSteps } from '../../bench/steps/steps'
 import { design } from '../../choose/design'
+import { newSeats } from '../../choose/new-seats'
 import { plainTool, type Tool } from '../../footprint/tool'
 import { rectangle } from '../../geometry/outline'
 import { boardBox } from '../../model/standing'
 import { usualShop } from '../../shop/usual'
+import { formOf } from '../all-forms'
 import type { SeatOrder } from '../../model/holder'
 import type { PlanInput } from '../form'
 
@@ -82,6 +84,17 @@ describe('discs in a berth', () => {
     expect(model!.boards.find((b) => b.id === 'shelf')!.width).toBe(125 + 12)
     expect(model!.seats[0]!.at.z).toBe(62.5)
     expect(model!.seats[0]!.extent.left + model!.seats[0]!.extent.right).toBe(20)
+  })
+
+  it('of which there are many share one place, as deep as the stack', () => {
+    const discs: Tool = { ...plainTool('d', 'ring', 'Discs'), count: 40, measures: { outerDiameter: 125, thickness: 1.2 } } // prettier-ignore
+    const berths = formOf('berth')!
+    let n = 0
+    const seats = newSeats(berths, [discs], usualShop(), () => `s${n++}`)
+    expect(seats).toEqual([{ id: 's0', tool: 'd', turn: 1 }])
+    const { model } = design({ shop: usualShop(), tools: new Map([['d', discs]]), holder: { id: 'h', name: 'Discs', form: 'berth', seats, choices: {} } }) // prettier-ignore
+    expect(model!.seats[0]!.extent.left + model!.seats[0]!.extent.right).toBeCloseTo(48)
+    expect(newSeats(formOf('hook')!, [{ ...discs, count: 3 }], usualShop(), () => `s${n++}`)).toHaveLength(3)
   })
 })
 

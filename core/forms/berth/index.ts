@@ -1,5 +1,5 @@
 import type { HolderForm } from '../form'
-import { shelfEnvelope } from '../on-shelf'
+import { isStack, shelfEnvelope } from '../on-shelf'
 import { choices } from './choices'
 import { planBerth } from './plan'
 
@@ -16,9 +16,10 @@ export const form: HolderForm = {
   },
   // along the wall where it would stick out further than anything should; a disc on its rim, edge out
   attitude: (tool, shop) => {
-    if (tool.kind === 'ring') return 1
+    if (isStack(tool)) return 1
     const envelope = shelfEnvelope(tool, 0)
     return envelope && !('missing' in envelope) && envelope.out.value > shop.settings.sticksOut / 2 ? 1 : 0
   },
+  together: isStack,
   plan: planBerth,
 }
