@@ -1,4 +1,4 @@
-import type { Board, Bore, HolderModel } from '../model/model'
+import type { Board, Bore, HolderModel, Opening } from '../model/model'
 import { gridStep, type LengthFormat } from '../units/format-length'
 import { printedMarks, toGrid } from '../units/grid'
 
@@ -66,13 +66,19 @@ export function boardMarks(model: HolderModel, board: Board, format: LengthForma
     ...more,
   })
   const marks = [mark('datum', 'Datum end', 0)]
-  let rods = 0
+  const count = new Map<string, number>()
+  /** what an opening for no seat is called: for a rod, or what it lets through */
+  const named = ({ lets }: Opening): string => {
+    const what = lets === undefined ? 'rod' : lets === 'air' ? 'air' : 'cord'
+    count.set(what, (count.get(what) ?? 0) + 1)
+    return `${what} ${count.get(what)}`
+  }
   for (const opening of [...board.openings].sort((a, b) => a.centre.x - b.centre.x || a.centre.y - b.centre.y)) {
     const seat = model.seats.find((s) => s.id === opening.seat)
     const pair = board.openings.filter((o) => o.seat !== null && o.seat === opening.seat)
     const left = pair.every((o) => o.centre.x >= opening.centre.x)
     const side = pair.length < 2 ? '' : left ? ', left' : ', right'
-    const name = seat ? `${seat.place}${side}` : `rod ${++rods}`
+    const name = seat ? `${seat.place}${side}` : named(opening)
     const { x, y } = opening.centre
     const about = { seat: opening.seat, figure: opening.figures.x, depth: opening.depth }
     const sawn = opening.opensTo !== null

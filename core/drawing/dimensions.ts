@@ -104,15 +104,16 @@ export function faceDimensions(board: Board, working: Working, format: LengthFor
   return found
 }
 
-/** Dimensions of the boards seen from the front: thickness of what lies flat, height of what stands upright. */
-export function frontDimensions(boards: readonly Board[]): Dimension[] {
+/** Dimensions of the boards seen from the front, beside those of a board seen face on: thickness of what lies flat, height of what stands upright. */
+export function frontDimensions(boards: readonly Board[], face: readonly Dimension[] = []): Dimension[] {
   const along = boards.filter((b) => b.placement.lies === 'flat' || b.placement.lies === 'upright')
-  return [...along.flatMap(deepestBore), ...inRows(along.map(sizeFromFront))]
+  const sizes = along.map(sizeFromFront).filter((d) => !face.some((f) => f.figure === d.figure))
+  return [...along.flatMap(deepestBore), ...inRows(sizes, face)]
 }
 
-/** Dimensions of one side in rows in which none runs over another, the shortest nearest to the boards. */
-function inRows(all: readonly Dimension[]): Dimension[] {
-  const placed: Dimension[] = []
+/** Dimensions of one side in rows in which none runs over another, nor over those that stand there before; the shortest nearest to the boards. */
+function inRows(all: readonly Dimension[], before: readonly Dimension[]): Dimension[] {
+  const placed: Dimension[] = [...before]
   for (const d of [...all].sort((a, b) => Math.abs(a.to - a.from) - Math.abs(b.to - b.from))) {
     const [low, high] = [Math.min(d.from, d.to), Math.max(d.from, d.to)]
     const meets = (p: Dimension): boolean =>
@@ -122,7 +123,7 @@ function inRows(all: readonly Dimension[]): Dimension[] {
     while (taken.includes(row)) row++
     placed.push({ ...d, row })
   }
-  return placed
+  return placed.slice(before.length)
 }
 
 /** How deep the deepest blind bore of a flat board goes. */

@@ -27,7 +27,7 @@ export interface LineItem {
 
 /** What belongs to one seat in a view, so that a seat which only moves along stays the same in itself. */
 export interface SeatItem {
-  /** null for an opening that a rod goes into */
+  /** null for an opening that a rod goes into, or that lets something through */
   seat: string | null
   /** where its opening stands; outlines and lines are about it */
   at: Point

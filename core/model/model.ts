@@ -68,8 +68,10 @@ export interface Opening {
   id: string
   /** `slot`: open at an edge; `bore`: closed all round */
   kind: 'slot' | 'bore'
-  /** the seat it is for, or null for one that a rod goes into */
+  /** the seat it is for, or null for one that a rod goes into, or that lets something through */
   seat: string | null
+  /** what it lets through where it is neither for a tool nor for a rod */
+  lets?: 'air' | 'a cord'
   /** of a slot: middle of its closed end, on the line of centres */
   centre: Point
   /** mm */

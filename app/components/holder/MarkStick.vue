@@ -97,7 +97,9 @@ const stations = computed(() =>
   mains.value.map((m, i) => {
     const here = openingsAt(m)
     const half = (here.reduce((most, o) => Math.max(most, o.width), 0) / 2) * scale.value
-    const saws = marked.value.marks.filter((other) => other.kind === 'saw' && m.seat && other.seat === m.seat)
+    const saws = marked.value.marks.filter(
+      (other) => other.kind === 'saw' && (m.seat ? other.seat === m.seat : other.figure === m.figure),
+    )
     return {
       key: `${i}:${m.seat ?? m.kind}`,
       x: Number(coordinate(x(m.x))),

@@ -79,7 +79,7 @@ export function boreSteps({ model, shop }: Bench): Step[] {
         ...(slant === 0 ? [] : [{ label: 'Slant', value: `${formatAngle(slant)} from square` }]),
       ],
       says: [
-        ...boards.map((b) => `${b.name}: ${numbered(bores.filter((x) => x.board === b).map((x) => model.seats.find((s) => s.id === x.opening.seat)?.place ?? null))}.`), // prettier-ignore
+        ...boards.map((b) => `${b.name}: ${numbered(bores.filter((x) => x.board === b).map((x) => model.seats.find((s) => s.id === x.opening.seat)?.place ?? x.opening.lets ?? 'rods'))}.`), // prettier-ignore
         ...stacks(boards),
         ...(slant === 0
           ? []
@@ -110,12 +110,13 @@ export function boreSteps({ model, shop }: Bench): Step[] {
 /** Whether a bore goes on below a wider one. */
 const isStep = ({ opening, n }: BoreGroup['bores'][number]): boolean => n >= opening.bores.length
 
-const numbered = (places: readonly (number | null)[]): string => {
-  const seats = places.filter((p) => p !== null)
-  const rods = places.length - seats.length
+/** Which holes of a board are bored: by place, or what goes through them. */
+function numbered(places: readonly (number | string)[]): string {
+  const seats = places.filter((p) => typeof p === 'number')
+  const others = [...new Set(places.filter((p) => typeof p === 'string'))]
   return [
     ...(seats.length > 0 ? [`${seats.length === 1 ? 'place' : 'places'} ${seats.join(', ')}`] : []),
-    ...(rods > 0 ? [`${rods} for rods`] : []),
+    ...others.map((what) => `${places.filter((p) => p === what).length} for ${what}`),
   ].join(', ')
 }
 

@@ -248,7 +248,7 @@ export function testPiecePage(model: HolderModel, shop: Shop, choice: TemplateCh
   let x = 6
   const tallest = Math.max(...[...holes, ...slots].map(({ opening }) => opening.width))
   const line = tallest / 2 + 10
-  const name = ({ opening }: (typeof all)[number]): string => model.seats.find((s) => s.id === opening.seat)?.name ?? 'rod' // prettier-ignore
+  const name = ({ opening }: (typeof all)[number]): string => model.seats.find((s) => s.id === opening.seat)?.name ?? opening.lets ?? 'rod' // prettier-ignore
   for (const hole of holes) {
     const { width, bores } = hole.opening
     const c = { x: x + width / 2, y: line }

@@ -90,7 +90,8 @@ export class Air {
       {
         id,
         kind: 'slot',
-        seat: l.seat,
+        seat: null,
+        lets: 'a cord',
         centre,
         width: cord.mm,
         radius: cord.mm / 2,
@@ -132,7 +133,8 @@ export class Air {
       return {
         id,
         kind: 'bore',
-        seat: l.seat,
+        seat: null,
+        lets: 'air',
         centre,
         width: hole.mm,
         radius: hole.mm / 2,

@@ -1,9 +1,12 @@
 import Module from 'manifold-3d'
 import { describe, expect, it } from 'vitest'
+import { boardMarks } from '../../bench/marks'
 import { benchSteps } from '../../bench/steps/steps'
 import { design } from '../../choose/design'
+import { holderViews } from '../../drawing/views'
 import { plainTool, type Tool } from '../../footprint/tool'
 import { outlineBounds } from '../../geometry/outline'
+import { boardOf } from '../../model/model'
 import { boardBox } from '../../model/standing'
 import { usualShop } from '../../shop/usual'
 import { collisions, partSolids } from '../../solid/collisions'
@@ -134,9 +137,26 @@ describe('air and cords in a tray', () => {
     const d = tray([tin, charger('front')])
     const { steps } = benchSteps({ model: d.model!, shop: d.input.shop, cuts: [] }, 'h')
     const said = steps.flatMap((s) => s.says).join(' ')
-    expect(said).toContain('Front: place')
+    expect(said).toContain('Front: 2 for air.')
+    expect(said).toContain('Front: 1 for a cord.')
     expect(said).not.toContain('for rods')
     expect(steps.find((s) => s.kind === 'hang')!.cautions.join(' ')).toContain('vents free')
+  })
+
+  it('draws them in the front as seen, sizes beside it in rows of their own, and names them on the stick', () => {
+    const d = tray([tin, charger('front')])
+    const front = holderViews(d.model!, d.input.tools, d.input.shop).find((v) => v.name === 'front')!
+    expect(front.seats.filter((s) => s.seat === null)).toHaveLength(3)
+    const left = front.dimensions.filter((x) => x.side === 'left')
+    left.forEach((a, i) => {
+      for (const b of left.slice(i + 1)) {
+        const apart = Math.max(a.from, a.to) <= Math.min(b.from, b.to) + 1e-6 || Math.max(b.from, b.to) <= Math.min(a.from, a.to) + 1e-6 // prettier-ignore
+        expect(a.row !== b.row || apart, `${a.id} ${b.id}`).toBe(true)
+      }
+    })
+    const { marks } = boardMarks(d.model!, boardOf(d.model!, 'lip'), d.input.shop)
+    expect(marks.map((m) => m.label)).toEqual(['Datum end', 'Centre air 1', 'Saw line cord 1, left', 'Centre cord 1', 'Saw line cord 1, right', 'Centre air 2', 'End']) // prettier-ignore
+    for (const m of marks.filter((x) => x.label.startsWith('Centre air'))) expect(m.seat).toBeNull()
   })
 
   it('refuses slots that run into each other', () => {
