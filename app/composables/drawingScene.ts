@@ -1,7 +1,7 @@
 import type { View } from '#core/drawing/view'
 import type { Bounds, Point } from '#core/geometry/outline'
 
-/** Room for dimensions and titles beside the views, px. */
+/** Room for dimensions and titles beside the views, px; on the left at least. */
 export const LEFT = 66
 const RIGHT = 64
 const TOP = 26
@@ -9,6 +9,8 @@ const BETWEEN = 92
 const BOTTOM = 14
 /** A row of dimensions, px. */
 const ROW = 19
+/** From a view to the first row, and the figure beside the last, px. */
+const FIGURE = 22
 /** Between the front view and the one from the side, px. */
 const BESIDE = 96
 /** How much of the handles is shown below the front view's boards when all is fitted in, mm. */
@@ -52,12 +54,14 @@ export function layScene(
   const width = Math.max(top.bounds.maxX, front.bounds.maxX) - minX
   const deep = side ? side.bounds.maxX - side.bounds.minX : 0
   const tall = top.bounds.maxY - top.bounds.minY + (low.maxY - low.minY)
-  const across = size.width - LEFT - RIGHT - (side ? BESIDE : 0)
+  const beside = [top, front].flatMap((v) => v.dimensions).filter((d) => d.side === 'left')
+  const left = Math.max(LEFT, FIGURE + ROW * Math.max(0, ...beside.map((d) => d.row)))
+  const across = size.width - left - RIGHT - (side ? BESIDE : 0)
   const below = [front, side].flatMap((v) => v?.dimensions ?? []).filter((d) => d.side === 'bottom')
   const bottom = BOTTOM + ROW * Math.max(0, ...below.map((d) => d.row + 0.5))
   const fit = Math.min(across / (width + deep), (size.height - TOP - BETWEEN - bottom) / tall)
   const s = Math.max(0.02, fit) * zoom
-  const ox = LEFT + (across - (width + deep) * fit) / 2 - minX * s + pan.x
+  const ox = left + (across - (width + deep) * fit) / 2 - minX * s + pan.x
   const topY = TOP + top.bounds.maxY * s + pan.y
   const frontY = topY - top.bounds.minY * s + BETWEEN + low.maxY * s
   const sideX = ox + (minX + width) * s + BESIDE - (side?.bounds.minX ?? 0) * s

@@ -10,6 +10,7 @@ import { allKinds } from '#core/footprint/kinds'
 import { placeLabels } from '../../app/composables/cardLabels'
 import { differences } from '../../app/composables/differences'
 import { dimensionAt, drawnDimension } from '../../app/composables/dimensionLines'
+import type { View } from '#core/drawing/view'
 import { frontBoxOf, layScene } from '../../app/composables/drawingScene'
 import { limitsOf } from '../../app/composables/figureLimits'
 import { fileName } from '../../app/composables/download'
@@ -256,6 +257,17 @@ describe('the views on the screen', () => {
     const dragged = layScene(views, box, size, 1, { x: 10, y: 20 })!
     expect(dragged.placed[0]!.ox - scene.placed[0]!.ox).toBe(10)
     expect(dragged.placed[1]!.oy - scene.placed[1]!.oy).toBe(20)
+  })
+
+  it('leave room on the left for as many rows of dimensions as there are', () => {
+    const [top, front, side] = views as [View, View, View]
+    const [first] = front.dimensions.filter((x) => x.side === 'left')
+    const more = { ...front, dimensions: [...front.dimensions, { ...first!, id: 'outer', row: 5 }] }
+    // as tall as it may be: what is left and right of it is all there is
+    const shallow = { width: 760, height: 2000 }
+    const x = (of: View[]) => layScene(of, box, shallow, 1, { x: 0, y: 0 })!.placed[1]!.ox + front.bounds.minX * layScene(of, box, shallow, 1, { x: 0, y: 0 })!.s // prettier-ignore
+    expect(x([top, more, side])).toBeGreaterThanOrEqual(5 * 19 + 14)
+    expect(x([top, front, side])).toBeLessThan(5 * 19)
   })
 
   it('cut long handles short below, and long grips above', () => {

@@ -44,8 +44,9 @@ const views = computed<View[]>(() => {
   const all = holderViews(model, input.tools, format.value)
   // where something stands out, leans, or lies over another, the side tells more
   const flat = model.boards.filter((b) => b.placement.lies === 'flat')
+  const upright = model.boards.filter((b) => b.placement.lies === 'upright')
   const telling = ({ placement: { lies, tilt }, bevel }: Board): boolean => lies === 'end' || lies === 'post' || Boolean(tilt) || Boolean(bevel) // prettier-ignore
-  const sides = model.rods.length > 0 || flat.length > 1 || model.boards.some(telling)
+  const sides = model.rods.length > 0 || flat.length > 1 || upright.length > 2 || model.boards.some(telling)
   return sides && size.value.width >= NARROW ? all : all.filter((v) => v.name !== 'side')
 })
 
