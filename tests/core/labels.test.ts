@@ -65,7 +65,7 @@ describe('labels on paper', () => {
     expect(boxes.flat()).toHaveLength(150)
     for (const on of boxes)
       on.forEach((a, i) => {
-        expect([a.minX >= 12, a.maxX <= 210 - 12, a.minY >= -297 + 12, a.maxY <= -12]).toEqual([true, true, true, true])
+        expect([a.minX >= 12, a.maxX <= 210 - 12, a.minY >= 12, a.maxY <= 297 - 12]).toEqual([true, true, true, true])
         expect(a.maxY - a.minY).toBeCloseTo(LABEL_HIGH)
         for (const b of on.slice(i + 1))
           expect(a.maxX <= b.minX || b.maxX <= a.minX || a.maxY <= b.minY || b.maxY <= a.minY).toBe(true)

@@ -65,7 +65,7 @@ async function newTape() {
 }
 .strip {
   list-style: none;
-  margin: 8px 0 0;
+  margin: 8px 0 10px;
   padding: 0;
   display: flex;
   flex-wrap: wrap;

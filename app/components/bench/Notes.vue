@@ -27,6 +27,7 @@ const joining = computed(() => joiningNotes(props.model))
         Fix it to studs or a sound panel, never to drywall alone. Look for cables and pipes above and beside outlets
         before you drill a wall.
       </li>
+      <li v-for="caution in model.cautions" :key="caution.says">{{ caution.says }}</li>
       <li>
         The figures are for sound, dry wood. Hang double the weight for a day before you trust it; follow your local
         codes and the makers’ instructions.

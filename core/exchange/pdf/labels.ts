@@ -45,7 +45,7 @@ export function laidOut({ name, size, room }: Label, measure: Measure): LaidLabe
 function inkOf({ width, lines }: LaidLabel, x: number, y: number): Ink[] {
   const step = LABEL_HIGH / lines.length
   return [
-    { kind: 'outline', outline: rectangle(x, -y - LABEL_HIGH, x + width, -y), pen: CUT },
+    { kind: 'outline', outline: rectangle(x, y, x + width, y + LABEL_HIGH), pen: CUT },
     ...lines.map(({ text, size, bold }, i): Ink => ({ kind: 'text', at: { x: x + width / 2, y: y + step * (i + 0.5) + size * 0.35 }, text, size, align: 'middle', bold })), // prettier-ignore
   ]
 }
