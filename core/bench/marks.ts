@@ -69,7 +69,7 @@ export function boardMarks(model: HolderModel, board: Board, format: LengthForma
   const count = new Map<string, number>()
   /** what an opening for no seat is called: for a rod, or what it lets through */
   const named = ({ lets }: Opening): string => {
-    const what = lets === undefined ? 'rod' : lets === 'air' ? 'air' : 'cord'
+    const what = lets === undefined ? 'rod' : lets.replace('a ', '')
     count.set(what, (count.get(what) ?? 0) + 1)
     return `${what} ${count.get(what)}`
   }

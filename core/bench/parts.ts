@@ -1,8 +1,10 @@
-import type { HolderModel } from '../model/model'
+import type { HolderModel, Rod } from '../model/model'
 import type { Shop } from '../shop/shop'
 
 /** Rods whose lengths differ by less are alike, mm. */
 const SAME_SIZE = 1e-6
+
+const ROD: Record<Rod['role'], string> = { rail: 'Rod', pin: 'Pin', pipe: 'Pipe' }
 
 /** One line of a parts list, a board or rods that are alike. mm; printed as a cut size by whoever writes it out. */
 export interface Part {
@@ -38,12 +40,12 @@ export function partsOf(model: HolderModel, shop: Pick<Shop, 'stock'>): Part[] {
     const alike = rods.find((p) => Math.abs(p.length - r.length) < SAME_SIZE && p.stock === stockName(shop, r.stock))
     if (alike) {
       alike.count++
-      alike.name = r.role === 'pin' ? 'Pins' : 'Rods'
+      alike.name = `${ROD[r.role]}s`
       continue
     }
     rods.push({
       board: r.id,
-      name: r.role === 'pin' ? 'Pin' : 'Rod',
+      name: ROD[r.role],
       count: 1,
       material: r.material,
       stock: stockName(shop, r.stock),

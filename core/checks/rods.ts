@@ -26,18 +26,32 @@ function sockets({ model, input }: Subject): Verdict[] {
   const [rod] = model.rods
   if (!opening || !rod) return []
   const verdict = (level: Verdict['level'], says: string, candidates: Remedy[] = []): Verdict[] => [
-    { id: 'rod holes', check: 'bit', title: 'Holes for the rods', level, says, seats: [], candidates },
+    {
+      id: 'rod holes',
+      check: 'bit',
+      title: `Holes for the ${rod.role === 'pipe' ? 'pipes' : 'rods'}`,
+      level,
+      says,
+      seats: [],
+      candidates,
+    },
   ]
   const [bore] = opening.bores
   const thick = formatLength(rod.diameter, shop)
+  const many = rod.role === 'pipe' ? 'pipes' : 'rods'
+  if (opening.cut === 'sawn')
+    return verdict(
+      'pass',
+      `No bit you own bores the ${thick} that the ${many} go into: their holes are sawn to the line.`,
+    )
   const buying = buyBit(input, rod.diameter, rod.diameter + ROD_TOO_LOOSE)
-  if (!bore) return verdict('stop', `No bit you own bores the ${thick} that the rods go into.`, buying)
+  if (!bore) return verdict('stop', `No bit you own bores the ${thick} that the ${many} go into.`, buying)
   const loose = bore.diameter - rod.diameter
   if (loose > ROD_LOOSE) {
-    const says = `The ${bitName(bore.bit, shop)} bit leaves the rods ${formatLength(loose, shop)} of play: wedge them, or find a nearer bit.`
+    const says = `The ${bitName(bore.bit, shop)} bit leaves the ${many} ${formatLength(loose, shop)} of play: wedge them, or find a nearer bit.`
     return verdict('watch', says, buying)
   }
-  return verdict('pass', `Rods of ${thick}: ${bitName(bore.bit, shop)} bit.`)
+  return verdict('pass', `${many === 'pipes' ? 'Pipes' : 'Rods'} of ${thick}: ${bitName(bore.bit, shop)} bit.`)
 }
 
 function straddles(subject: Subject): Verdict[] {

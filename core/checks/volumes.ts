@@ -29,7 +29,7 @@ export function woodVolumes({ boards, rods }: Pick<HolderModel, 'boards' | 'rods
     }),
     ...rods.map((r): WoodPart => {
       const { volume, at } = rodLump(r)
-      const figure = figureOf(r.id, r.name, volume, `π × {${r.figures.diameter}}² / 4 × {${r.figures.length}}`, volume)
+      const figure = figureOf(r.id, r.name, volume, `π × {${r.figures.diameter}}² / 4 × {${r.figures.length}}`, (Math.PI * r.diameter ** 2 * r.length) / 4) // prettier-ignore
       return { volume, figure, out: at.y, material: r.material, stock: r.stock }
     }),
   ]

@@ -1,4 +1,5 @@
-import type { Board, HolderModel } from '../model/model'
+import { pipePair } from '../fit/pipe'
+import type { Board, HolderModel, Rod } from '../model/model'
 import { layersLeft } from '../model/work'
 import type { Shop, Stock } from '../shop/shop'
 import { isRound, kerfOf, mayTurn, piecesOf } from '../shop/pieces-of-stock'
@@ -47,7 +48,7 @@ export interface ToCut {
 /** Between the id of an offcut as stock and the number of its sound part. */
 export const PART_OF_OFFCUT = ' part '
 
-/** Between the ids of two strips that are ripped from one piece. */
+/** Between the ids of two strips, or of two pipes, that are cut from one piece. */
 export const PAIR = ' + '
 
 /** Strips are ripped in pairs only where the shorter is at least this part of the longer. */
@@ -86,6 +87,41 @@ function inPairs(
   return [...parts.filter((p) => !gone.has(p)), ...paired]
 }
 
+/** Alike pipes in pairs out of a longer piece, by one slanted cut that makes both mouths; one over stays by itself. @param longest piece of stock, mm */
+function pipesInPairs(
+  parts: readonly CutPart[],
+  holders: readonly ToCut[],
+  names: CuttingJob['names'],
+  kerf: number,
+  longest: number,
+): CutPart[] {
+  const rods: ReadonlyMap<string, Rod> = new Map(
+    holders.flatMap(({ id, model }) => model.rods.map((r) => [`${id}/${r.id}`, r] as const)),
+  )
+  const left: CutPart[] = []
+  const waiting = new Map<string, CutPart>()
+  for (const part of parts) {
+    const rod = rods.get(part.id)
+    const slant = rod?.pipe?.slant ?? 0
+    const length = rod && slant > 0 ? pipePair(rod.length, rod.diameter, slant, kerf) : Infinity
+    if (length > longest + SAME) {
+      left.push(part)
+      continue
+    }
+    const look = `${part.length.toFixed(3)} ${slant}`
+    const mate = waiting.get(look)
+    if (!mate) {
+      waiting.set(look, part)
+      continue
+    }
+    waiting.delete(look)
+    const id = `${mate.id}${PAIR}${part.id}`
+    names[id] = { holder: [...new Set([names[mate.id]!.holder, names[part.id]!.holder])].join(' and '), part: 'Two pipes, parted by one slanted cut' } // prettier-ignore
+    left.push({ ...mate, id, length })
+  }
+  return [...left, ...waiting.values()]
+}
+
 /**
  * The pieces of some holders by the stock they are cut from: boards as panels, each layer for itself, rods as lengths.
  * @returns one job for each kind of stock, in the shop's order
@@ -109,7 +145,9 @@ export function jobsOf(shop: Shop, holders: readonly ToCut[]): CuttingJob[] {
       return [...boards, ...rods]
     })
     if (parts.length === 0) return []
-    const all = inPairs(parts, holders, names, kerfOf(shop), stock.width ?? Infinity)
+    const all = round
+      ? pipesInPairs(parts, holders, names, kerfOf(shop), stock.length ?? Infinity)
+      : inPairs(parts, holders, names, kerfOf(shop), stock.width ?? Infinity)
     const widest = Math.max(...all.map((p) => p.width))
     const kind = round ? '1d' : '2d'
     const from = stockFor(shop, stock, widest)

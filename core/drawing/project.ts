@@ -1,3 +1,4 @@
+import { shortSide } from '../fit/pipe'
 import {
   circle,
   flipped,
@@ -83,6 +84,10 @@ export function rodOutline(rod: Rod, look: Look): Outline {
   const long = Math.hypot(dx, dy)
   const r = rod.diameter / 2
   if (long < END_ON * rod.length) return circle(b.x, b.y, r)
+  if (rod.pipe && look === 'side') {
+    const low = shortSide(rod.length, rod.diameter, rod.pipe.slant)
+    return polygon([[a.x - r, a.y], [a.x + r, a.y], [a.x + r, a.y + low], [a.x - r, a.y + rod.length]]) // prettier-ignore
+  }
   const [nx, ny] = [(-dy / long) * r, (dx / long) * r]
   return polygon([
     [a.x + nx, a.y + ny],

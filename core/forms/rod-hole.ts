@@ -17,11 +17,11 @@ export interface RodHole {
 
 /**
  * The hole of a rod, by the nearest bit of the shop; its figure on the trail.
- * @param rod its diameter, on the trail as `thickness:rod`; mm
+ * @param rod its diameter, mm, @param as the figure that it is on the trail
  */
-export function rodHole(input: PlanInput, trail: Trail, rod: number): RodHole {
+export function rodHole(input: PlanInput, trail: Trail, rod: number, as = 'thickness:rod'): RodHole {
   const bit = bitForRod(rod, input.shop.bits)
-  if (!bit) return { diameter: rod, figure: 'thickness:rod', bores: () => [] }
+  if (!bit) return { diameter: rod, figure: as, bores: () => [] }
   const diameter = boredBy(bit)
   const bores = (centre: Point): Bore[] => [{ centre, diameter, bit: bit.diameter }]
   return { diameter, figure: holeOf(input, trail, bit), bores }

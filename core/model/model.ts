@@ -33,7 +33,7 @@ export interface Placement {
 export interface Rod {
   id: string
   name: string
-  role: 'rail' | 'pin'
+  role: 'rail' | 'pin' | 'pipe'
   material: string
   stock: string
   /** mm */
@@ -42,6 +42,8 @@ export interface Rod {
   /** the middle of one end, and the direction to the other: a vector of length 1 */
   at: Place
   toward: Place
+  /** of a pipe: the diameter of its bore, mm, and how far its far end is cut from square, the long side at the back; degrees */
+  pipe?: { bore: number; slant: number }
   /** ids of the seats whose tools it carries */
   seats: string[]
   /** ids of the figures of its size; of a pin `arm`, how far from the face its load hangs */
@@ -71,7 +73,7 @@ export interface Opening {
   /** the seat it is for, or null for one that a rod goes into, or that lets something through */
   seat: string | null
   /** what it lets through where it is neither for a tool nor for a rod */
-  lets?: 'air' | 'a cord'
+  lets?: 'air' | 'a cord' | 'a pipe'
   /** of a slot: middle of its closed end, on the line of centres */
   centre: Point
   /** mm */

@@ -136,6 +136,7 @@ export const LISTS = {
       length('thickness', 'Thickness as it really is', [1, 200], 18),
       maybe('length', 'Length', [50, 20000], 'any'),
       maybe('width', 'Width', [5, 5000], 'any'),
+      maybe('wall', 'Wall of a pipe', [0.3, 40], 'no pipe'),
       grain,
       { key: 'price', label: 'Price of one', type: 'number', min: 0, max: 100000, usual: 0, empty: 'not known' },
     ],

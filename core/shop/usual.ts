@@ -228,6 +228,17 @@ function stock(mm: boolean): Row<'stock'>[] {
           thickness: inch(0.625),
           length: inch(36),
         },
+    mm
+      ? { id: 'pipe-50', name: 'Waste pipe 50', form: 'pipe', material: 'PVC', thickness: 50, wall: 1.8, length: 2000 }
+      : {
+          id: 'pipe-2',
+          name: 'Waste pipe 2"',
+          form: 'pipe',
+          material: 'PVC',
+          thickness: 60.3,
+          wall: 3.9,
+          length: inch(60),
+        },
   ])
 }
 

@@ -110,6 +110,20 @@ function flareCut({ Manifold }: Kernel, { centre, radius }: Opening, flare: numb
   return placed
 }
 
+/** A pipe from the origin along z, its long side towards the wall. */
+function pipeSolid(kernel: Kernel, { length, diameter }: Rod, { bore, slant }: NonNullable<Rod['pipe']>): Solid {
+  const [outside, inside] = [roundSolid(kernel, length, diameter / 2), roundSolid(kernel, length, bore / 2)]
+  const hollow = kernel.Manifold.difference(outside, inside)
+  outside.delete()
+  inside.delete()
+  if (slant === 0) return hollow
+  const angle = (slant * Math.PI) / 180
+  const [c, s] = [Math.cos(angle), Math.sin(angle)]
+  const cut = hollow.trimByPlane([0, -s, -c], -(length * c - (diameter / 2) * s))
+  hollow.delete()
+  return cut
+}
+
 /** A rod where it stands in the holder. */
 export function rodSolid(kernel: Kernel, rod: Rod): Solid {
   const { x, y, z } = rod.toward
@@ -120,7 +134,7 @@ export function rodSolid(kernel: Kernel, rod: Rod): Solid {
   const long = Math.hypot(...raw)
   const a = [raw[0] / long, raw[1] / long, raw[2] / long] as const
   const b = [y * a[2] - z * a[1], z * a[0] - x * a[2], x * a[1] - y * a[0]] as const
-  const round = roundSolid(kernel, rod.length, rod.diameter / 2)
+  const round = rod.pipe ? pipeSolid(kernel, rod, rod.pipe) : roundSolid(kernel, rod.length, rod.diameter / 2)
   const placed = round.transform(matrix(a, b, [x, y, z], [rod.at.x, rod.at.y, rod.at.z]))
   round.delete()
   return placed

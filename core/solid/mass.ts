@@ -1,3 +1,4 @@
+import { pipeLump } from '../fit/pipe'
 import { outlineArea, outlineCentroid } from '../geometry/area'
 import type { Board, HolderModel, Opening, Place, Rod, Seat } from '../model/model'
 import { placeOn, rodEnd } from '../model/standing'
@@ -84,8 +85,13 @@ export function boardLump(board: Board): { volume: number; at: Place } {
   }
 }
 
-/** Volume of a rod by formula, mm³, and its middle. */
+/** Volume of a rod by formula, mm³, and its middle; pipes stand upright. */
 export function rodLump(rod: Rod): { volume: number; at: Place } {
+  if (rod.pipe) {
+    const { volume, up, out } = pipeLump(rod.length, rod.diameter, rod.pipe.bore, rod.pipe.slant)
+    const { at, toward } = rod
+    return { volume, at: { x: at.x + up * toward.x, y: at.y + up * toward.y + out, z: at.z + up * toward.z } }
+  }
   const end = rodEnd(rod)
   const at = { x: (rod.at.x + end.x) / 2, y: (rod.at.y + end.y) / 2, z: (rod.at.z + end.z) / 2 }
   return { volume: (Math.PI * rod.diameter ** 2 * rod.length) / 4, at }

@@ -182,7 +182,7 @@ export function takenOut(
   parts: readonly PartSolid[],
 ): TakenOut[] {
   // a rod that is glued nowhere is drawn out first
-  const drawnOut = new Set(model.rods.filter((r) => model.joints.every((j) => !j.parts.includes(r.id) || !j.glued)).map((r) => r.id)) // prettier-ignore
+  const drawnOut = new Set(model.rods.filter((r) => r.role !== 'pipe' && model.joints.every((j) => !j.parts.includes(r.id) || !j.glued)).map((r) => r.id)) // prettier-ignore
   return model.seats.flatMap((seat): TakenOut[] => {
     const tool = tools.get(seat.tool)
     if (!tool) return []

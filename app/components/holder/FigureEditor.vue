@@ -43,7 +43,7 @@ const elsewhere = computed<{ says: string; to?: string } | null>(() => {
     case 'shop':
       return setting.value ? null : inShop
     case 'stock':
-      return o.key === 'thickness' ? null : inShop
+      return o.key in OF_STOCK ? null : inShop
     case 'choice':
       // answers to questions are given where they are asked
       return o.key === 'back' || props.figure.quantity !== 'length' ? { says: 'follows from the choice above' } : null
@@ -56,6 +56,9 @@ const limits = computed(() => {
   const kind = o.kind === 'measurement' ? records.toolsById.get(o.tool)?.kind : undefined
   return limitsOf(props.figure, kind, props.choices)
 })
+
+/** Sizes of stock that are set here, by what the change is called. */
+const OF_STOCK: Record<string, string> = { thickness: 'Thickness', wall: 'Wall of a pipe' }
 
 /** A weight, which is no measure of the card's: bare, or with the battery. */
 const isWeight = (field: string): boolean => field === 'mass' || field === 'massWithBattery'
@@ -76,7 +79,7 @@ function set(value: number | null) {
   else if (o.kind === 'choice') emit('choose', o.key, value)
   else if (o.kind === 'bit') shop.bit({ kind: o.bit, diameter: o.diameter }, { testBore: value }, 'Test bore')
   else if (o.kind === 'saw') shop.row('saws', o.id, { kerf: value }, 'Kerf')
-  else if (o.kind === 'stock') shop.row('stock', o.id, { thickness: value }, 'Thickness')
+  else if (o.kind === 'stock') shop.row('stock', o.id, { [o.key]: value }, OF_STOCK[o.key]!)
 }
 const from = computed(() => {
   const o = origin.value

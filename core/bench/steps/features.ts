@@ -15,6 +15,8 @@ export const fileOf = (board: string, opening: string): string => `file:${board}
 export const sawOf = (board: string, opening: string): string => `saw:${board}/${opening}`
 /** What is sawn off a blank to its board's own shape. */
 export const outlineOf = (board: string): string => `outline:${board}`
+/** The slanted mouth of a pipe. */
+export const slantOf = (rod: string): string => `slant:${rod}`
 export const easeOf = (board: string): string => `ease:${board}`
 export const jointOf = (order: number): string => `joint:${order}`
 export const driveOf = (fastener: string): string => `drive:${fastener}`
@@ -48,7 +50,7 @@ export const isShaped = ({ outline, length, width }: Pick<Board, 'outline' | 'le
 /** Everything that has to be made for a holder to be there, each named once. */
 export const featuresOf = (model: Pick<HolderModel, 'boards' | 'rods' | 'joints' | 'fasteners'>): string[] => [
   ...model.boards.flatMap((b) => [...blankFeatures(b), ...b.openings.flatMap((o) => openingFeatures(b, o)), ...(isShaped(b) ? [outlineOf(b.id)] : [])]), // prettier-ignore
-  ...model.rods.map((r) => cutOf(r.id, 1)),
+  ...model.rods.flatMap((r) => [cutOf(r.id, 1), ...(r.pipe?.slant ? [slantOf(r.id)] : [])]),
   ...model.joints.map((j) => jointOf(j.order)),
   ...model.fasteners.map((f) => driveOf(f.id)),
 ]

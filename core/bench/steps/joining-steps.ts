@@ -3,7 +3,7 @@ import type { Fastener, HolderModel, Joint } from '../../model/model'
 import { boardBox, rodBox } from '../../model/standing'
 import { formatLength } from '../../units/format-length'
 import { usualGlue } from '../../shop/usual-choice'
-import { cutOf, driveOf, easeOf, jointOf, markOf } from './features'
+import { cutOf, driveOf, easeOf, jointOf, markOf, slantOf } from './features'
 import { cautionsAt, isWall, step, wants, type Bench, type Step, type Want } from './step'
 import { MINUTES } from './times'
 import { fewNames, lower } from './words'
@@ -52,7 +52,7 @@ export function joiningSteps(bench: Bench): Step[] {
   if (model.joints.length === 0) return []
   const ready: Want[] = wants(
     ...model.boards.map((b) => easeOf(b.id)),
-    ...model.rods.map((r) => cutOf(r.id, 1)),
+    ...model.rods.flatMap((r) => [cutOf(r.id, 1), ...(r.pipe?.slant ? [slantOf(r.id)] : [])]),
     ...model.boards.filter((b) => needsMarks(model, b.id)).map((b) => markOf(b.id)),
   )
   const fit = step({
@@ -63,7 +63,7 @@ export function joiningSteps(bench: Bench): Step[] {
     says: [
       'Without glue, every part where it goes: joints closed, square, nothing rocks.',
       ...(model.seats.length > 0 ? ['Try each tool in its place. A hole that is tight is opened now, not later.'] : []),
-      ...(model.rods.length > 0 ? ['Rods go in before the second end goes on.'] : []),
+      ...(model.rods.some((r) => r.role !== 'pipe') ? ['Rods go in before the second end goes on.'] : []),
     ],
     makes: [DRY_FIT],
     wants: ready,

@@ -24,6 +24,7 @@ function shapeOf(model: HolderModel, feature: string): unknown {
   const whole = [...model.boards, ...model.rods].find((p) => p.id === part)
   if (!whole) return undefined
   if (kind === 'cut') return pieceAs(whole)
+  if (kind === 'slant' && 'pipe' in whole) return [pieceAs(whole), whole.pipe?.slant]
   if (!('openings' in whole)) return undefined
   if (kind === 'mark') return [sizeOf(whole), ...whole.openings.map(openingOf)]
   if (kind === 'outline') return [sizeOf(whole), whole.outline]

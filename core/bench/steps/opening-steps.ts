@@ -184,6 +184,7 @@ function sawStep(shop: Bench['shop'], board: Board, sawn: readonly Opening[]): S
   const bored = sawn.some((o) => o.bores.length > 0)
   const fence = Math.max(...sawn.map((o) => intoEdge(board, o)))
   const rear = sawn.some((o) => o.opensTo === 'back')
+  const [open, closed] = [sawn.some((o) => o.opensTo !== null), sawn.some((o) => o.opensTo === null)]
   const edge = rear ? 'edge that it is marked on, front or back' : 'front edge'
   const saw = sawFor(shop, 'slot', { long: fence, fence, thickness: board.thickness, tilt: 0 })
   const kerfs = sawn.filter((o) => o.bores.length === 0 && saw && saw.kerf <= o.width + 1e-6 && o.width < 4 * saw.kerf)
@@ -191,7 +192,7 @@ function sawStep(shop: Bench['shop'], board: Board, sawn: readonly Opening[]): S
   return step({
     id: `saw:${board.id}`,
     kind: 'saw',
-    title: bored ? `Saw ${sawn.length} ${sawn.length === 1 ? 'slot' : 'slots'} open in the ${lower(board.name)}` : `Saw ${sawn.length} ${sawn.length === 1 ? 'slot' : 'slots'} in the ${lower(board.name)}`, // prettier-ignore
+    title: bored ? `Saw ${sawn.length} ${sawn.length === 1 ? 'slot' : 'slots'} open in the ${lower(board.name)}` : `Saw ${sawn.length} ${closed ? (sawn.length === 1 ? 'opening' : 'openings') : sawn.length === 1 ? 'slot' : 'slots'} in the ${lower(board.name)}`, // prettier-ignore
     parts: [board.id],
     settings: [
       { label: 'Saw', value: saw?.name ?? 'none in the shop that cuts this thickness' },
@@ -202,7 +203,8 @@ function sawStep(shop: Bench['shop'], board: Board, sawn: readonly Opening[]): S
       ...(kerfs.length > 0 ? [{ label: 'Passes', value: [...new Set(passes)].join(' or ') }] : []),
     ],
     says: [
-      bored ? `From the hole’s tangents ${sawn.some((o) => o.slope) ? 'along the sloped lines' : 'square'} to the ${edge}, the blade in the waste, the line left standing.` : `From the ${edge}, to the end mark, the blade in the waste, the line left standing.`, // prettier-ignore
+      ...(closed ? ['Closed ones: a starting hole in the waste, beside the line, then round along it.'] : []),
+      ...(open ? [bored ? `From the hole’s tangents ${sawn.some((o) => o.slope) ? 'along the sloped lines' : 'square'} to the ${edge}, the blade in the waste, the line left standing.` : `From the ${edge}, to the end mark, the blade in the waste, the line left standing.`] : []), // prettier-ignore
       ...(bored ? [] : ['Try each with what goes into it before the next one is cut.']),
     ],
     cautions: [

@@ -6,6 +6,7 @@ import { markSteps } from './mark-steps'
 import { outlineSteps } from './outline-steps'
 import { boreSteps, easeStep, shapeSteps } from './opening-steps'
 import { inOrder, type Order } from './order'
+import { pipeSteps } from './pipe-steps'
 import { isWall, type Bench } from './step'
 import { wallSteps } from './wall-steps'
 
@@ -24,6 +25,7 @@ export function benchSteps(bench: Bench, holder: string): Order {
     ...boreSteps(bench),
     ...shapeSteps(bench),
     ...outlineSteps(bench, marked),
+    ...pipeSteps(bench),
     easeStep(bench),
     ...joiningSteps(bench),
     ...(isWall(bench) ? wallSteps(bench) : hangingSteps(bench)),

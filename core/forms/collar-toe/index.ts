@@ -1,7 +1,7 @@
 import type { HolderForm } from '../form'
+import { standEnvelope } from '../on-handle'
 import { choices } from './choices'
 import { planCollarToe } from './plan'
-import { standEnvelope } from './standing'
 
 /** Long turning and carving tools, files and long handles, each through a collar onto a toe. */
 export const form: HolderForm = {

@@ -14,7 +14,7 @@ import { seatTool } from '../seat-tool'
 import type { Spot } from '../spread'
 import { choices } from './choices'
 import { extentRule } from './rules'
-import { standEnvelope, type StandEnvelope } from './standing'
+import { standEnvelope, type StandEnvelope } from '../on-handle'
 
 /** A tool in its collar and toe; mm, with the ids of its figures. */
 export interface Stood extends Spot {

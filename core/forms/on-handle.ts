@@ -1,9 +1,9 @@
-import type { Measured, Missing } from '../../footprint/kind'
-import { part } from '../../footprint/neck'
-import { diagonal } from '../../footprint/shank'
-import type { Tool } from '../../footprint/tool'
+import type { Measured, Missing } from '../footprint/kind'
+import { part } from '../footprint/neck'
+import { diagonal } from '../footprint/shank'
+import type { Tool } from '../footprint/tool'
 
-/** What a collar and a toe feel of a tool that stands on the end of its handle; mm. */
+/** What holds a tool that stands on the end of its handle feels of it; mm. */
 export interface StandEnvelope {
   /** the handle at its thickest */
   handle: Measured
