@@ -101,10 +101,10 @@ function pipesInPairs(
   const left: CutPart[] = []
   const waiting = new Map<string, CutPart>()
   for (const part of parts) {
-    const rod = rods.get(part.id)
-    const slant = rod?.pipe?.slant ?? 0
-    const length = rod && slant > 0 ? pipePair(rod.length, rod.diameter, slant, kerf) : Infinity
-    if (length > longest + SAME) {
+    const { length: long, diameter, pipe } = rods.get(part.id)!
+    const slant = pipe?.slant ?? 0
+    const length = pipePair(long, diameter, slant, kerf)
+    if (slant === 0 || length > longest + SAME) {
       left.push(part)
       continue
     }

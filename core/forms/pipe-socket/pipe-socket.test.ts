@@ -98,8 +98,9 @@ describe('pipe sockets', () => {
     const mouths = steps.find((s) => s.makes.includes(`slant:${model!.rods[0]!.id}`))!
     expect(mouths.cautions.join(' ')).toContain('closes on the blade')
     expect(mouths.says.join(' ')).toContain('Two come out of one piece')
-    // square ones come singly, and have no mouth to cut
-    const square = sockets([rake('a'), rake('b')], { mouth: '0' })
+    // square ones come singly, of whatever length the pipe is bought, and have no mouth to cut
+    const endless = { ...usualShop(), stock: usualShop().stock.map((s) => (s.form === 'pipe' ? { ...s, length: null } : s)) } // prettier-ignore
+    const square = sockets([rake('a'), rake('b')], { mouth: '0' }, endless)
     const single = jobsOf(square.input.shop, [{ id: 'h', model: square.model! }]).find((j) => j.stock.form === 'pipe')!
     expect(single.instance.parts).toHaveLength(2)
     expect(benchSteps({ model: square.model!, shop: square.input.shop, cuts: [] }, 'h').steps.some((s) => s.makes.some((f) => f.startsWith('slant:')))).toBe(false) // prettier-ignore
