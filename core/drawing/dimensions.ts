@@ -1,4 +1,5 @@
-import { openingColumns, openingKey, openingRows, type Board } from '../model/model'
+import { shortSide } from '../fit/pipe'
+import { openingColumns, openingKey, openingRows, type Board, type HolderModel, type Rod } from '../model/model'
 import { gridStep, type LengthFormat } from '../units/format-length'
 import { printedMarks } from '../units/grid'
 import type { Working } from '../working/figure'
@@ -150,17 +151,32 @@ function sizeFromFront(board: Board): Dimension {
 
 const standsOut = ({ placement: { lies } }: Board): boolean => lies === 'end' || lies === 'post'
 
-/** Dimensions of the boards seen from the side: how far each size of end reaches out, and how high it is. */
-export function sideDimensions(boards: readonly Board[]): Dimension[] {
+/** Dimensions of a pipe seen from the side: its long side, and the low one where its mouth is slanted. */
+function pipeDimensions(rods: readonly Rod[]): Dimension[] {
+  const rod = rods.find((r) => r.pipe)
+  if (!rod) return []
+  const { length, diameter, at, figures, pipe } = rod
+  const low = at.z + shortSide(length, diameter, pipe!.slant)
+  return [
+    ...(figures.low ? [along('right', 1, { id: 'pipe:low', figure: figures.low, from: at.z, to: low })] : []),
+    along('left', 1, { id: 'pipe:long', figure: figures.length, from: at.z, to: at.z + length }),
+  ]
+}
+
+/** Dimensions of the boards seen from the side: how far each size of end reaches out, and how high it is; and of pipes. */
+export function sideDimensions({ boards, rods }: Pick<HolderModel, 'boards' | 'rods'>): Dimension[] {
   const ends = boards.filter(
     (b, i) => standsOut(b) && boards.findIndex((o) => o.figures.length === b.figures.length) === i,
   )
-  return ends.flatMap(({ id, placement: { at, lies }, length, width, figures }, i) => {
-    const [out, up] = lies === 'post' ? [width, length] : [length, width]
-    const [outFigure, upFigure] = lies === 'post' ? [figures.width, figures.length] : [figures.length, figures.width]
-    return [
-      along('bottom', 1 + i, { id: `side:${id}`, figure: outFigure, from: at.y, to: at.y + out }),
-      along('right', 1 + i, { id: `side:${id}:height`, figure: upFigure, from: at.z, to: at.z + up }),
-    ]
-  })
+  return [
+    ...pipeDimensions(rods),
+    ...ends.flatMap(({ id, placement: { at, lies }, length, width, figures }, i) => {
+      const [out, up] = lies === 'post' ? [width, length] : [length, width]
+      const [outFigure, upFigure] = lies === 'post' ? [figures.width, figures.length] : [figures.length, figures.width]
+      return [
+        along('bottom', 1 + i, { id: `side:${id}`, figure: outFigure, from: at.y, to: at.y + out }),
+        along('right', 1 + i, { id: `side:${id}:height`, figure: upFigure, from: at.z, to: at.z + up }),
+      ]
+    }),
+  ]
 }

@@ -63,7 +63,7 @@ function dimensionsOf(model: HolderModel, name: View['name'], format: LengthForm
   const drilled = model.boards.find(faceOn)
   const face = drilled ? faceDimensions(drilled, model.working, format) : []
   if (name === 'top') return face.length > 0 ? face : plainFromAbove(model, format)
-  const sizes = name === 'front' ? frontDimensions(model.boards, face) : sideDimensions(model.boards)
+  const sizes = name === 'front' ? frontDimensions(model.boards, face) : sideDimensions(model)
   return [...face, ...sizes.filter((d) => !face.some((f) => f.figure === d.figure))]
 }
 

@@ -46,8 +46,8 @@ export interface Rod {
   pipe?: { bore: number; slant: number }
   /** ids of the seats whose tools it carries */
   seats: string[]
-  /** ids of the figures of its size; of a pin `arm`, how far from the face its load hangs */
-  figures: { length: string; diameter: string; arm?: string }
+  /** ids of the figures of its size; of a pin `arm`, how far from the face its load hangs; of a slanted pipe `low`, its short side */
+  figures: { length: string; diameter: string; arm?: string; low?: string }
 }
 
 /** One hole that is drilled for an opening, in the board's own plane. */

@@ -82,6 +82,7 @@ describe('pipe sockets', () => {
     const pipe = side.boards.find((b) => b.board === model!.rods[0]!.id)!
     expect(outlineBounds(pipe.outline).maxY - outlineBounds(pipe.outline).minY).toBeCloseTo(270)
     expect(pipe.outline.segments.length).toBe(4)
+    expect(side.dimensions.filter((x) => x.figure?.startsWith('pipe')).map((x) => [x.figure, Math.round(x.value)])).toEqual([['pipeLow', 220], ['pipeLength', 270]]) // prettier-ignore
   })
 
   it('are cut in pairs by one slanted cut, one over by itself, and each is there once', () => {

@@ -87,7 +87,7 @@ export function planPipeSocket(input: PlanInput): Plan {
     toward: { x: 0, y: 0, z: 1 },
     pipe: { bore, slant: up.slant },
     seats: [s.order.id],
-    figures: { length: 'pipeLength', diameter: 'thickness:pipe' },
+    figures: { length: 'pipeLength', diameter: 'thickness:pipe', ...(up.slant > 0 ? { low: 'pipeLow' } : {}) },
   }))
   return {
     trail,
