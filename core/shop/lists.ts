@@ -7,7 +7,12 @@ interface Limits {
 }
 
 /** What stands in one column of a list of the shop. Lengths mm, angles degrees, weights kg, forces N. */
-export type Column = { key: string; label: string } & (
+export type Column = {
+  key: string
+  label: string
+  /** asked for where some row has this answer in another column */
+  only?: { key: string; value: string }
+} & (
   | { type: 'name' }
   | { type: 'text' }
   | { type: 'places' }
@@ -136,7 +141,7 @@ export const LISTS = {
       length('thickness', 'Thickness as it really is', [1, 200], 18),
       maybe('length', 'Length', [50, 20000], 'any'),
       maybe('width', 'Width', [5, 5000], 'any'),
-      maybe('wall', 'Wall of a pipe', [0.3, 40], 'no pipe'),
+      { ...maybe('wall', 'Wall of a pipe', [0.3, 40], 'no pipe'), only: { key: 'form', value: 'pipe' } },
       grain,
       { key: 'price', label: 'Price of one', type: 'number', min: 0, max: 100000, usual: 0, empty: 'not known' },
     ],

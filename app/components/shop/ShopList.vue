@@ -12,8 +12,8 @@ const notice = useNotice()
 const change = useShopSettings()
 
 const says = computed(() => LISTS[props.list])
-const columns = computed(() => says.value.columns as readonly Column[])
 const rows = computed(() => props.shop[props.list] as unknown as AnyRow[])
+const columns = computed(() => (says.value.columns as readonly Column[]).filter(({ only }) => !only || rows.value.some((r) => r[only.key] === only.value))) // prettier-ignore
 const open = ref(false)
 const table = ref<HTMLElement>()
 
