@@ -19,6 +19,7 @@ export const halfRule = rule(
   'What stands on a shelf takes half of its width to each side of its middle, and what its vents want free there.',
 )
 export const outRule = rule('out', 'How far it reaches out from the back as it stands, with what its vents want free on either side.') // prettier-ignore
+export const stackRule = rule('stack', 'A stack weighs as often as much as one as there are in it.')
 export const highRule = rule('high', 'How high it stands over the shelf.')
 
 /** Sizes nearer than this are the same, mm. */
@@ -42,6 +43,10 @@ export interface ShelfEnvelope {
 /** Discs and rolls stand on the shelf as a stack: all there are in one place. */
 export const isStack = ({ kind }: Pick<Tool, 'kind'>): boolean => kind === 'ring'
 
+/** How many of a tool stand in one place. */
+const stackOf = (tool: Pick<Tool, 'kind'> & Partial<Pick<Tool, 'count'>>): number =>
+  isStack(tool) ? (tool.count ?? 1) : 1
+
 /** The envelope of a tool that lies on a shelf; null for a kind that lies on none. */
 export function shelfEnvelope(
   tool: Pick<Tool, 'kind' | 'measures' | 'options'> & Partial<Pick<Tool, 'outline' | 'count'>>,
@@ -57,7 +62,7 @@ export function shelfEnvelope(
   if (missing.length > 0) return { missing }
   const { top, face } = kindOf(tool.kind)!.envelope(tool)
   const wide = { key: sizes[0], shape: top.maxX - top.minX, many: 1 }
-  const deep = { key: sizes[1], shape: top.maxY - top.minY, many: isStack(tool) ? (tool.count ?? 1) : 1 }
+  const deep = { key: sizes[1], shape: top.maxY - top.minY, many: stackOf(tool) }
   const [across, out] = turn % 2 === 1 ? [deep, wide] : [wide, deep]
   return {
     half: vented(sizeOf(m, across, 0.5), m, 1),
@@ -96,6 +101,8 @@ export interface OnShelf extends Spot {
   tool: Tool
   out: number
   high: number
+  /** so many of it stand in this place */
+  stack: number
   /** from its back edge, its middle and its underside to its own origin, as it lies */
   origin: Place
   ids: Record<'left' | 'right' | 'out' | 'high' | 'mass', string>
@@ -116,7 +123,10 @@ export function onShelf(input: PlanInput, trail: Trail): { standing: OnShelf[]; 
     const half = measuredFigure(trail, order, tool, 'half', `Half the width of ${place}`, e.half, halfRule)
     const out = measuredFigure(trail, order, tool, 'out', `Reach of ${place}`, e.out, outRule)
     const high = measuredFigure(trail, order, tool, 'high', `Height of ${place}`, e.high, highRule)
-    const mass = massFigure(trail, tool)
+    const stack = stackOf(tool)
+    const one = massFigure(trail, tool)
+    const mass = stack > 1 && trail.has(one) ? `stackMass:${order.id}` : one
+    if (mass !== one) trail.derive(mass, `Weight of stack ${place}`, stack * trail.get(one).value, stackRule, `${stack} × {${one}}`, { quantity: 'mass' }) // prettier-ignore
     found.push({
       seat: order.id,
       order,
@@ -126,6 +136,7 @@ export function onShelf(input: PlanInput, trail: Trail): { standing: OnShelf[]; 
       right: e.half.value,
       out: e.out.value,
       high: e.high.value,
+      stack,
       origin: originOf(tool, order.turn),
       ids: { left: half, right: half, out, high, mass },
     })
@@ -139,10 +150,11 @@ function originOf(tool: Tool, turn: SeatOrder['turn']): Place {
   const { minX, maxX, minY, maxY } = top
   const [x, y] = [(minX + maxX) / 2, (minY + maxY) / 2]
   // the middle of the room as it is turned, from the origin; and half its depth
+  const deep = stackOf(tool) * (maxY - minY)
   const middle = [
-    { x, y, half: (maxY - minY) / 2 },
+    { x, y, half: deep / 2 },
     { x: y, y: -x, half: (maxX - minX) / 2 },
-    { x: -x, y: -y, half: (maxY - minY) / 2 },
+    { x: -x, y: -y, half: deep / 2 },
     { x: -y, y: x, half: (maxX - minX) / 2 },
   ][turn]!
   return { x: -middle.x, y: middle.half - middle.y + (tool.measures.ventClear ?? 0), z: 0 - face.minY }

@@ -36,6 +36,8 @@ export const dividersBetween = (
     return trail.derive(`divider:${i + 1}`, `Divider ${i + 1} from the datum end`, value, dividerRule, formula)
   })
 
+const stacked = (mass: number | null, stack: number): number | null => (mass === null ? null : stack * mass)
+
 /** What stands on the shelf, its middle at `x` and the back of its room at `y`; mm. The shelf's board is called `shelf`. */
 export const shelfSeat = (l: OnShelf, x: number, y: number): Seat => ({
   id: l.order.id,
@@ -49,7 +51,8 @@ export const shelfSeat = (l: OnShelf, x: number, y: number): Seat => ({
   extent: { left: l.left + l.origin.x, right: l.right - l.origin.x, front: l.out - l.origin.y, back: l.origin.y },
   rests: 'shelf',
   sharp: l.tool.options.delicate === 'edge',
-  mass: carriedMass(l.tool),
+  ...(l.stack > 1 ? { stack: l.stack } : {}),
+  mass: stacked(carriedMass(l.tool), l.stack),
   reach: `{thickness:back} + {headClearance} + {${l.ids.out}}`,
   figures: l.ids,
 })

@@ -212,7 +212,9 @@ export interface Seat {
   sharp: boolean
   /** an edge or point at its upper end */
   edgeUp?: boolean
-  /** kg, or null when not weighed */
+  /** so many tools stand in this one place, as a stack of discs does; one where absent */
+  stack?: number
+  /** of all that stand here, kg, or null when not weighed */
   mass: number | null
   /** how its farthest point from the wall is reckoned: a formula with the ids of figures in braces */
   reach: string

@@ -136,7 +136,7 @@ export const boughtWeights = ({
 
 /** What a seated tool weighs, with its battery where that is the heavier, and where; null when it was not weighed. */
 export function toolWeight(
-  { turn, tilt = 0, along, at }: Pick<Seat, 'turn' | 'tilt' | 'along' | 'at'>,
+  { turn, tilt = 0, along, at, stack = 1 }: Pick<Seat, 'turn' | 'tilt' | 'along' | 'at' | 'stack'>,
   tool: Tool | undefined,
 ): Weight | null {
   const weight = tool && heavier(tool)
@@ -145,7 +145,7 @@ export function toolWeight(
   const [c, s] = QUARTERS[turn]
   const [right, out] = [c * own.x - s * own.y, s * own.x + c * own.y]
   const off = tippedWay(along ? { x: -own.z, y: out, z: right } : { x: right, y: out, z: own.z }, tilt)
-  return { mass: weight.kg, at: { x: at.x + off.x, y: at.y + off.y, z: at.z + off.z } }
+  return { mass: stack * weight.kg, at: { x: at.x + off.x, y: at.y + off.y, z: at.z + off.z } }
 }
 
 /** What a holder weighs by itself, and with its tools; tools that are not weighed are left out and counted. */

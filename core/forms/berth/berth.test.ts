@@ -6,6 +6,8 @@ import { plainTool, type Tool } from '../../footprint/tool'
 import { rectangle } from '../../geometry/outline'
 import { boardBox } from '../../model/standing'
 import { usualShop } from '../../shop/usual'
+import { weights } from '../../solid/mass'
+import { wrongIn } from '../../../tests/core/worked-out'
 import { formOf } from '../all-forms'
 import type { SeatOrder } from '../../model/holder'
 import type { PlanInput } from '../form'
@@ -94,6 +96,13 @@ describe('discs in a berth', () => {
     expect(seats).toEqual([{ id: 's0', tool: 'd', turn: 1 }])
     const { model } = design({ shop: usualShop(), tools: new Map([['d', discs]]), holder: { id: 'h', name: 'Discs', form: 'berth', seats, choices: {} } }) // prettier-ignore
     expect(model!.seats[0]!.extent.left + model!.seats[0]!.extent.right).toBeCloseTo(48)
+    // and weigh so many times one, in what the wall carries too
+    const heavy = { ...discs, mass: 0.02 }
+    const d = design({ shop: usualShop(), tools: new Map([['d', heavy]]), holder: { id: 'h', name: 'Discs', form: 'berth', seats, choices: {} } }) // prettier-ignore
+    expect(d.model!.seats[0]!.mass).toBeCloseTo(0.8)
+    const { alone, loaded } = weights(d.model!, usualShop(), d.input.tools)
+    expect(loaded!.mass - alone!.mass).toBeCloseTo(0.8)
+    expect(wrongIn(d.working)).toEqual([])
     expect(newSeats(formOf('hook')!, [{ ...discs, count: 3 }], usualShop(), () => `s${n++}`)).toHaveLength(3)
   })
 })
