@@ -43,29 +43,31 @@ function whyNot(o: FormOffer): string {
   <v-dialog :model-value="true" max-width="640" @update:model-value="leave" @after-enter="focusFirst">
     <div class="which">
       <h2>Which holder?</h2>
-      <ul>
-        <li v-for="(o, i) in able" :key="o.form.id">
-          <button :id="i === 0 ? FIRST : undefined" class="offer" @click="make(o.holds, o.form.id)">
-            <span v-if="o.design" class="picture"><HolderThumbnail :worked="o.design" /></span>
-            <span class="text">
-              <strong>{{ o.form.name }}</strong>
-              <span><LengthText :text="reason(o)" /></span>
-              <span v-if="o.design && o.level !== 'pass'" class="trouble small">
-                <VerdictMark :level="o.level" /> <LengthText :text="o.trouble" />
+      <div class="offers">
+        <ul>
+          <li v-for="(o, i) in able" :key="o.form.id">
+            <button :id="i === 0 ? FIRST : undefined" class="offer" @click="make(o.holds, o.form.id)">
+              <span v-if="o.design" class="picture"><HolderThumbnail :worked="o.design" /></span>
+              <span class="text">
+                <strong>{{ o.form.name }}</strong>
+                <span><LengthText :text="reason(o)" /></span>
+                <span v-if="o.design && o.level !== 'pass'" class="trouble small">
+                  <VerdictMark :level="o.level" /> <LengthText :text="o.trouble" />
+                </span>
+                <span v-if="o.unmeasured.length + o.cannot.length > 0" class="quiet small">
+                  leaves out {{ names([...o.unmeasured.map((u) => u.tool), ...o.cannot]) }}
+                </span>
               </span>
-              <span v-if="o.unmeasured.length + o.cannot.length > 0" class="quiet small">
-                leaves out {{ names([...o.unmeasured.map((u) => u.tool), ...o.cannot]) }}
-              </span>
-            </span>
-          </button>
-        </li>
-      </ul>
-      <template v-if="unable.length > 0">
-        <h3>The others can’t</h3>
-        <p v-for="o in unable" :key="o.form.id" class="small quiet">
-          <strong>{{ o.form.name }}</strong>: {{ whyNot(o) }}.
-        </p>
-      </template>
+            </button>
+          </li>
+        </ul>
+        <template v-if="unable.length > 0">
+          <h3>The others can’t</h3>
+          <p v-for="o in unable" :key="o.form.id" class="small quiet">
+            <strong>{{ o.form.name }}</strong>: {{ whyNot(o) }}.
+          </p>
+        </template>
+      </div>
       <button class="btn" @click="leave">Leave it</button>
     </div>
   </v-dialog>
@@ -76,9 +78,19 @@ function whyNot(o: FormOffer): string {
   background: var(--sheet);
   border: 1.5px solid var(--ink);
   padding: 18px 22px;
+  display: flex;
+  flex-direction: column;
+  gap: 10px;
+  align-items: start;
+  max-height: calc(100dvh - 48px);
+}
+/* however many forms there are, the way out stays in sight */
+.offers {
+  min-height: 0;
+  overflow-y: auto;
+  width: 100%;
   display: grid;
   gap: 10px;
-  justify-items: start;
 }
 ul {
   list-style: none;
