@@ -1,7 +1,9 @@
 import type { Measured, Missing } from '../footprint/kind'
 import { part } from '../footprint/neck'
 import { diagonal } from '../footprint/shank'
-import type { Tool } from '../footprint/tool'
+import { carriedMass, type Tool } from '../footprint/tool'
+import type { SeatOrder } from '../model/holder'
+import type { Place, Seat } from '../model/model'
 
 /** What holds a tool that stands on the end of its handle feels of it; mm. */
 export interface StandEnvelope {
@@ -76,3 +78,37 @@ export function standEnvelope(tool: Tool, turn: number): StandEnvelope | Missing
   const e = found.read(tool.measures, tool)
   return turn % 2 === 1 ? { ...e, aside: e.out, out: e.aside } : e
 }
+
+/** A tool that stands on its handle's end, as its form has worked it out; mm, with the ids of its figures. */
+export interface OnHandle {
+  order: SeatOrder
+  tool: Tool
+  place: number
+  envelope: StandEnvelope
+  left: number
+  right: number
+  out: number
+  ids: Record<'front', string> & Record<string, string>
+}
+
+/**
+ * Its seat. `line` must be on the trail: from the back edge of the boards to the line of centres.
+ * @param at the end of its handle, @param on the board that it stands on, and the opening it stands in
+ */
+export const seatOnHandle = (s: OnHandle, at: Place, on: Pick<Seat, 'board' | 'opening'>): Seat => ({
+  id: s.order.id,
+  tool: s.tool.id,
+  name: s.tool.name,
+  place: s.place,
+  turn: s.order.turn,
+  ...(s.envelope.turnedOver ? { tilt: 180 } : {}),
+  ...on,
+  at: { ...at, z: at.z + s.envelope.originUp },
+  extent: { left: s.left, right: s.right, front: s.out, back: s.out },
+  rests: 'floor',
+  sharp: false,
+  edgeUp: s.envelope.sharpUp,
+  mass: carriedMass(s.tool),
+  reach: `{thickness:back} + {line} + {${s.ids.front}}`,
+  figures: s.ids,
+})

@@ -122,7 +122,7 @@ export const LIMIT_SETTINGS = {
     'Spare against tipping',
     10,
     [0, 45],
-    'How much steeper a deck could be before a tool on it tips over its stop, battery in and out.',
+    'How much steeper a deck could be before a tool on it tips over its stop, battery in and out; a shelf, before a thing tips over its lip.',
   ),
   seenPart: ratio(
     'Limits',

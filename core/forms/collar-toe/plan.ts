@@ -1,11 +1,11 @@
-import { carriedMass } from '../../footprint/tool'
 import { circle, slotOutline } from '../../geometry/outline'
-import { MODEL_VERSION, type Board, type Joint, type Opening, type Seat } from '../../model/model'
+import { MODEL_VERSION, type Board, type Joint, type Opening } from '../../model/model'
 import { formatLength } from '../../units/format-length'
 import { LARGEST_SIZE } from '../../units/length'
 import { Trail } from '../../working/trail'
 import { lengthOf, optionOf, settingOf } from '../choice-value'
 import type { Plan, PlanInput, Refusal } from '../form'
+import { seatOnHandle } from '../on-handle'
 import { plainBoard } from '../plain-board'
 import { spreadSpots } from '../spread'
 import { NO_STOCK, stocksFor } from '../stocks'
@@ -86,7 +86,13 @@ export function planCollarToe(input: PlanInput): Plan {
       reach: { value: tb + depth, formula: '{thickness:back} + {depth}' },
       joints: joints(stopped),
       fasteners: [],
-      seats: all.map((s, i) => seat(s, { x: centres[i]!, y: tb + line, z: -high - cup })),
+      seats: all.map((s, i) =>
+        seatOnHandle(
+          s,
+          { x: centres[i]!, y: tb + line, z: -high - cup },
+          { board: 'toe', opening: `toe-${s.order.id}` },
+        ),
+      ),
     },
   }
 }
@@ -140,26 +146,6 @@ const hole = (
   dust: null,
   bores: s.bit ? [{ centre, diameter: s.bore, bit: s.bit.diameter }] : [],
   figures: { x: `x:${s.order.id}`, y: 'line', width: s.ids.slot, end: s.ids.slot, ...(depth === null ? {} : { depth: 'cupDeep' }) }, // prettier-ignore
-})
-
-/** @param at the end of its handle, in the toe */
-const seat = (s: Stood, at: { x: number; y: number; z: number }): Seat => ({
-  id: s.order.id,
-  tool: s.tool.id,
-  name: s.tool.name,
-  place: s.place,
-  turn: s.order.turn,
-  ...(s.envelope.turnedOver ? { tilt: 180 } : {}),
-  board: 'toe',
-  opening: `toe-${s.order.id}`,
-  at: { ...at, z: at.z + s.envelope.originUp },
-  extent: { left: s.left, right: s.right, front: s.out, back: s.out },
-  rests: 'floor',
-  sharp: false,
-  edgeUp: s.envelope.sharpUp,
-  mass: carriedMass(s.tool),
-  reach: `{thickness:back} + {line} + {${s.ids.front}}`,
-  figures: s.ids,
 })
 
 const joints = (stopped: boolean): Joint[] => {

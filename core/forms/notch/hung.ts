@@ -1,4 +1,4 @@
-import { chooseBit, neededOpening } from '../../fit/bore'
+import { boredBy, chooseBit, neededOpening } from '../../fit/bore'
 import type { Measured } from '../../footprint/kind'
 import type { Tool } from '../../footprint/tool'
 import type { SeatOrder } from '../../model/holder'
@@ -74,7 +74,7 @@ function one(
   if (needed > most + 1e-6) return null
   const bit = chooseBit({ needed, bits: input.shop.bits, atMost: most })
   const notch = bit
-    ? trail.derive(id('notch'), `Notch ${place}`, bit.testBore ?? bit.diameter, widthRule, `{${holeOf(input, trail, bit)}} ≥ {${id('needed')}}`, { print: 'up', note: `${bitName(bit.diameter, input.shop)} bit` }) // prettier-ignore
+    ? trail.derive(id('notch'), `Notch ${place}`, boredBy(bit), widthRule, `{${holeOf(input, trail, bit)}} ≥ {${id('needed')}}`, { print: 'up', note: `${bitName(bit.diameter, input.shop)} bit` }) // prettier-ignore
     : trail.derive(id('notch'), `Notch ${place}`, needed, widthRule, `{${id('needed')}}`, { print: 'up', note: 'sawn to the line' }) // prettier-ignore
   const button = put('button', 'Button', e.button)
   const half = put('half', 'Half the width', e.half)

@@ -1,13 +1,13 @@
 import { shortSide, pipePair } from '../../fit/pipe'
-import { carriedMass } from '../../footprint/tool'
 import { circle } from '../../geometry/outline'
-import { MODEL_VERSION, type Board, type Joint, type Opening, type Rod, type Seat } from '../../model/model'
+import { MODEL_VERSION, type Board, type Joint, type Opening, type Rod } from '../../model/model'
 import { rippingSaw } from '../../shop/usual-choice'
 import { formatLength } from '../../units/format-length'
 import { LARGEST_SIZE } from '../../units/length'
 import { Trail } from '../../working/trail'
 import { lengthOf, optionOf, settingOf } from '../choice-value'
 import type { Plan, PlanInput, Refusal } from '../form'
+import { seatOnHandle } from '../on-handle'
 import { plainBoard } from '../plain-board'
 import { rodHole, type RodHole } from '../rod-hole'
 import { spreadSpots } from '../spread'
@@ -101,7 +101,9 @@ export function planPipeSocket(input: PlanInput): Plan {
       reach: { value: tb + depth, formula: '{thickness:back} + {depth}' },
       joints: joints(rods),
       fasteners: [],
-      seats: all.map((s, i) => seat(s, { x: centres[i]!, y: tb + line, z: -up.collar })),
+      seats: all.map((s, i) =>
+        seatOnHandle(s, { x: centres[i]!, y: tb + line, z: -up.collar }, { board: 'stop', opening: null }),
+      ),
     },
   }
 }
@@ -169,26 +171,6 @@ const holeFor = (s: InPipe, on: string, centre: { x: number; y: number }, hole: 
   }
 }
 
-/** @param at the end of its handle, on the stop */
-const seat = (s: InPipe, at: { x: number; y: number; z: number }): Seat => ({
-  id: s.order.id,
-  tool: s.tool.id,
-  name: s.tool.name,
-  place: s.place,
-  turn: s.order.turn,
-  ...(s.envelope.turnedOver ? { tilt: 180 } : {}),
-  board: 'stop',
-  opening: null,
-  at: { ...at, z: at.z + s.envelope.originUp },
-  extent: { left: s.left, right: s.right, front: s.out, back: s.out },
-  rests: 'floor',
-  sharp: false,
-  edgeUp: s.envelope.sharpUp,
-  mass: carriedMass(s.tool),
-  reach: `{thickness:back} + {line} + {${s.ids.front}}`,
-  figures: s.ids,
-})
-
 /** The stop onto the toe, the three onto the back, and the pipes through collar and toe onto the stop. */
 function joints(pipes: readonly Rod[]): Joint[] {
   const behind = 'Glue, and screws from behind through the back into the back edge, clear of the holes'
@@ -197,7 +179,7 @@ function joints(pipes: readonly Rod[]): Joint[] {
     screwed(['stop', 'toe'], 'Glue, and screws from below through the stop, clear of the holes'),
     screwed(['back', 'collar'], behind),
     screwed(['back', 'toe'], behind),
-    ...pipes.map((p) => ({ parts: ['collar', p.id] as [string, string], glued: false, by: 'socket' as const, fixing: 'Pushed through the collar and the toe onto the stop, the low side of its mouth in front; a short screw through the collar’s front edge keeps it from turning' })), // prettier-ignore
+    ...pipes.map((p) => ({ parts: ['collar', p.id] as [string, string], glued: false, by: 'socket' as const, fixing: 'Pushed through the collar and the toe onto the stop, the low side of its mouth in front; a sliver of wood beside it keeps it from turning' })), // prettier-ignore
   ].map((joint, i) => ({ order: i + 1, ...joint }))
 }
 
