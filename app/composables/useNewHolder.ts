@@ -1,8 +1,6 @@
 import { shallowRef } from 'vue'
-import { newSeats } from '#core/choose/new-seats'
-import { formOf } from '#core/forms/all-forms'
+import { holderFrom, type FormOffer } from '#core/choose/which-form'
 import type { Tool } from '#core/footprint/tool'
-import type { Holder } from '#core/model/holder'
 import { useNotice } from '~/composables/useNotice'
 import { useHistory } from '~/stores/history'
 import { useRecords } from '~/stores/records'
@@ -20,17 +18,12 @@ export function useNewHolder() {
   const router = useRouter()
   const notice = useNotice()
 
-  function make(tools: readonly Tool[], formId: string): void {
-    const form = formOf(formId)!
-    const group = tools[0]?.group
-    const same = group && tools.every((t) => t.group === group)
-    const holder: Holder = {
-      id: crypto.randomUUID(),
-      name: (same ? `${form.name}: ${group}` : `${form.name} ${records.holders.length + 1}`).slice(0, 120),
-      form: form.id,
-      seats: newSeats(form, tools, records.shop!, () => crypto.randomUUID().slice(0, 8)),
-      choices: {},
-    }
+  function make(offer: FormOffer): void {
+    const { form, holds } = offer
+    const group = holds[0]?.group
+    const same = group && holds.every((t) => t.group === group)
+    const name = (same ? `${form.name}: ${group}` : `${form.name} ${records.holders.length + 1}`).slice(0, 120)
+    const holder = holderFrom(offer, { id: crypto.randomUUID(), name }, () => crypto.randomUUID().slice(0, 8))
     wanted.value = null
     history.change('New holder', 'holders', holder.id, holder)
     void router.push(`/holders/${holder.id}`)

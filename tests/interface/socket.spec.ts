@@ -1,46 +1,13 @@
 import { plainTool, type Tool } from '#core/footprint/tool'
 import { newBit } from '#core/shop/shop'
 import { expect, test } from './fixtures'
-import { mallet, running, saved, shopFor } from './shop'
+import { running, shopFor } from './shop'
 
 const bits = [10, 12, 16, 22, 32].map((d) => newBit('forstner', d))
-const driver = (id: string): Tool => ({
-  ...plainTool(id, 'handled-blade', `Driver ${id}`),
-  sure: 'caliper',
-  mass: 0.1,
-  options: { blade: 'round', delicate: 'none' },
-  measures: { handleDiameter: 30, bladeWidth: 6, bladeLength: 100, overallLength: 210 },
-})
 const cutter = (id: string): Tool => ({
   ...plainTool(id, 'bit', `Bit ${id}`),
   sure: 'caliper',
   measures: { shankDiameter: 9.5, shankLength: 62, cuttingDiameter: 20, overallLength: 90 },
-})
-
-test('the forms that can hold the chosen tools are planned for real, and the others say why not', async ({
-  page,
-  service,
-}) => {
-  await shopFor(page, service, { shop: { bits }, tools: [driver('a'), driver('b'), mallet('m', 28, 90)] })
-  await page.goto('/tools')
-  for (const name of ['Driver a', 'Driver b']) await page.getByLabel(`Choose ${name}`).check()
-  await page.getByRole('button', { name: 'Make a holder for them' }).click()
-  const dialog = page.getByRole('dialog')
-  const first = dialog.getByRole('button', { name: 'Socket block' })
-  await expect(first).toContainText('holds both; 122 mm × 22 mm')
-  await expect(first.locator('svg path.board')).toHaveCount(2)
-  await expect(dialog).toContainText('Finger rail: Driver a lacks ferrule diameter')
-  await dialog.getByRole('button', { name: 'Leave it' }).click()
-  await expect(dialog).toBeHidden()
-
-  await page.getByLabel('Choose Mallet m').check()
-  await page.getByRole('button', { name: 'Make a holder for them' }).click()
-  await expect(first).toContainText('holds 2 of 3')
-  await expect(first).toContainText('leaves out Mallet m')
-  await first.click()
-  await expect(page.locator('ol .seat')).toHaveCount(2)
-  await expect.poll(() => running(page)).toEqual(['0', '35', '87', '122'])
-  await saved(page)
 })
 
 test('bits stand on a floor; layers are glued up until they stand well; the marks say how deep', async ({

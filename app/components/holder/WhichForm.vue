@@ -1,7 +1,8 @@
 <script setup lang="ts">
-import { computed } from 'vue'
+import { computed, nextTick, watch } from 'vue'
 import { listed } from '#core/bench/steps/words'
-import { whichForm, type FormOffer } from '#core/choose/which-form'
+import type { FormOffer } from '#core/choose/which-form'
+import { useChoosing } from '~/composables/useChoosing'
 import { useFormat } from '~/composables/useFormat'
 import { useNewHolder } from '~/composables/useNewHolder'
 import { useRecords } from '~/stores/records'
@@ -11,12 +12,17 @@ const records = useRecords()
 const { length } = useFormat()
 const { wanted, leave, make } = useNewHolder()
 const tools = computed(() => wanted.value ?? [])
-const offers = computed(() => (records.shop ? whichForm(records.shop, tools.value) : []))
-const able = computed(() => offers.value.filter((o) => tools.value.length === 0 || o.holds.length > 0))
-const unable = computed(() => offers.value.filter((o) => !able.value.includes(o)))
+const { offers, failed, ask } = useChoosing()
+if (records.shop) ask('which form', records.shop, tools.value)
+const able = computed(() => (offers.value ?? []).filter((o) => tools.value.length === 0 || o.holds.length > 0))
+const unable = computed(() => (offers.value ?? []).filter((o) => !able.value.includes(o)))
+/** Those that would, if something were measured or other; the rest can't take such tools at all. */
+const notYet = computed(() => unable.value.filter((o) => o.unmeasured.length + o.refused.length > 0))
+const never = computed(() => unable.value.filter((o) => !notYet.value.includes(o)))
 
 const FIRST = 'likeliest-form'
 const focusFirst = () => document.getElementById(FIRST)?.focus()
+watch(offers, () => nextTick(focusFirst))
 
 const names = (all: readonly { name: string }[]) => {
   const few = all.length > 3 ? all.slice(0, 2) : all
@@ -30,43 +36,49 @@ function reason(o: FormOffer): string {
   const all = o.holds.length === tools.value.length
   return `holds ${all ? (ALL[o.holds.length] ?? `all ${o.holds.length}`) : `${o.holds.length} of ${tools.value.length}`}${size}`
 }
-function whyNot(o: FormOffer): string {
-  const parts = [
-    ...o.unmeasured.map((u) => `${u.tool.name} lacks ${u.fields.join(', ')}`),
-    ...(o.cannot.length > 0 ? [`it is ${o.form.purpose}, which ${names(o.cannot)} can’t`] : []),
-  ]
-  return parts.slice(0, 3).join('; ')
+function whyNot({ refused: [first, ...rest], unmeasured }: FormOffer): string {
+  const more = rest.filter((r) => r.says !== first!.says).length
+  const lacks = unmeasured.map((u) => `${u.tool.name} lacks ${u.fields.join(', ')}.`)
+  return [...(first ? [first.says] : []), ...(more > 0 ? [`Nor does it hold ${more} more.`] : []), ...lacks.slice(0, 3)].join(' ') // prettier-ignore
 }
+const leftOut = (o: FormOffer) => [...[...o.unmeasured, ...o.refused].map((x) => x.tool), ...o.cannot]
 </script>
 
 <template>
   <v-dialog :model-value="true" max-width="640" @update:model-value="leave" @after-enter="focusFirst">
     <div class="which">
       <h2>Which holder?</h2>
-      <div class="offers">
+      <p v-if="failed" class="told wrong" role="status">The forms could not be planned: {{ failed }}.</p>
+      <p v-else-if="!offers" class="quiet" role="status">Each form is planned for them …</p>
+      <div v-else class="offers">
         <ul>
           <li v-for="(o, i) in able" :key="o.form.id">
-            <button :id="i === 0 ? FIRST : undefined" class="offer" @click="make(o.holds, o.form.id)">
+            <button :id="i === 0 ? FIRST : undefined" class="offer" @click="make(o)">
               <span v-if="o.design" class="picture"><HolderThumbnail :worked="o.design" /></span>
               <span class="text">
                 <strong>{{ o.form.name }}</strong>
                 <span><LengthText :text="reason(o)" /></span>
+                <span v-if="o.answers.length > 0" class="small">with <LengthText :text="o.answers.join(', ')" /></span>
                 <span v-if="o.design && o.level !== 'pass'" class="trouble small">
                   <VerdictMark :level="o.level" /> <LengthText :text="o.trouble" />
                 </span>
-                <span v-if="o.unmeasured.length + o.cannot.length > 0" class="quiet small">
-                  leaves out {{ names([...o.unmeasured.map((u) => u.tool), ...o.cannot]) }}
-                </span>
+                <span v-if="leftOut(o).length > 0" class="quiet small">leaves out {{ names(leftOut(o)) }}</span>
               </span>
             </button>
           </li>
         </ul>
-        <template v-if="unable.length > 0">
-          <h3>The others can’t</h3>
-          <p v-for="o in unable" :key="o.form.id" class="small quiet">
-            <strong>{{ o.form.name }}</strong>: {{ whyNot(o) }}.
+        <template v-if="notYet.length > 0">
+          <h3>Not as things are</h3>
+          <p v-for="o in notYet" :key="o.form.id" class="small quiet">
+            <strong>{{ o.form.name }}</strong>: <LengthText :text="whyNot(o)" />
           </p>
         </template>
+        <p v-if="never.length > 0" class="small quiet">
+          Not for {{ tools.length === 1 ? 'this' : 'these' }}:
+          <template v-for="(o, i) in never" :key="o.form.id"
+            >{{ i ? ', ' : '' }}<span :title="o.form.purpose">{{ o.form.name.toLowerCase() }}</span></template
+          >.
+        </p>
       </div>
       <button class="btn" @click="leave">Leave it</button>
     </div>

@@ -1,10 +1,10 @@
 <script setup lang="ts">
 import { computed, ref, watch } from 'vue'
-import { buildNext } from '#core/choose/build-next'
-import { newSeats } from '#core/choose/new-seats'
+import { holderFrom } from '#core/choose/which-form'
 import type { WallPiece } from '#core/wall/extent'
 import { roomFor, type Room } from '#core/wall/room-left'
 import type { Wall } from '#core/wall/wall'
+import { useChoosing } from '~/composables/useChoosing'
 import { useFormat } from '~/composables/useFormat'
 import { useHistory } from '~/stores/history'
 import { useRecords } from '~/stores/records'
@@ -25,14 +25,14 @@ const homeless = computed(() => {
   const held = new Set(records.holders.flatMap((h) => h.seats.map((s) => s.tool)))
   return records.tools.filter((t) => !held.has(t.id))
 })
-const next = computed(() => buildNext(records.shop!, homeless.value))
+const { next, ask } = useChoosing()
+watch([homeless, () => records.shop], () => ask('build next', records.shop!, homeless.value), { immediate: true })
 function build(i: number) {
-  const { offer, tools } = next.value[i]!
-  const id = crypto.randomUUID()
-  const seats = newSeats(offer.form, tools, records.shop!, () => crypto.randomUUID().slice(0, 8))
-  const name = tools[0]!.group || offer.form.name
-  history.change('A new holder', 'holders', id, { id, name, form: offer.form.id, seats, choices: {} }, true)
-  void navigateTo(`/holders/${id}`)
+  const { offer, tools } = next.value![i]!
+  const about = { id: crypto.randomUUID(), name: tools[0]!.group || offer.form.name }
+  const holder = holderFrom(offer, about, () => crypto.randomUUID().slice(0, 8))
+  history.change('A new holder', 'holders', holder.id, holder, true)
+  void navigateTo(`/holders/${holder.id}`)
 }
 </script>
 
@@ -53,7 +53,7 @@ function build(i: number) {
         >.
       </template>
     </p>
-    <template v-if="next.length">
+    <template v-if="next?.length">
       <h2>Build next</h2>
       <ul>
         <li v-for="(n, i) in next" :key="n.offer.form.id + i">
