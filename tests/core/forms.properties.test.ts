@@ -1,13 +1,13 @@
-import fc from 'fast-check'
 import { describe, expect, it } from 'vitest'
 import { boardMarks } from '#core/bench/marks'
-import { design, type Design } from '#core/choose/design'
+import { design } from '#core/choose/design'
 import { holderViews } from '#core/drawing/views'
 import { allForms } from '#core/forms/all-forms'
 import { outlineBounds, type Outline } from '#core/geometry/outline'
 import { bodiesOf, boardOf, type Board } from '#core/model/model'
 import { gridStep } from '#core/units/format-length'
 import { anyHolder, kindsFor } from './any-holder'
+import { plannedOnce } from './planned-once'
 import { wrongIn } from './worked-out'
 
 /** Plans of each form: a fixed few in every run of the tests, many by `npm run many-plans`. */
@@ -39,11 +39,7 @@ function apart(a: Board['openings'][number], b: Board['openings'][number]): numb
 }
 
 describe.each(allForms.map((form) => [form.name, form] as const))('any %s', { timeout: 600_000 }, (_, form) => {
-  const each = (check: (d: Design) => void): void =>
-    fc.assert(
-      fc.property(anyHolder(form), (input) => check(design(input))),
-      RUNS,
-    )
+  const each = plannedOnce(anyHolder(form), RUNS)
 
   it('holds some kind of tool, and plans most of what it is given', () => {
     expect(kindsFor(form).length).toBeGreaterThan(0)

@@ -28,7 +28,7 @@ const shopIn = (unit: Shop['unit'], { settings }: Shop): Shop => ({ ...usualShop
 
 describe.each(['mm', 'in'] as const)('a shop that measures in %s', (unit) => {
   it.each(allForms.map((form) => [form.name, form] as const))('is told of a %s in that unit only', (_, form) => {
-    const all = fc.sample(anyHolder(form), { numRuns: 25, seed: 3 }).flatMap((any) => {
+    const all = fc.sample(anyHolder(form), { numRuns: 14, seed: 3 }).flatMap((any) => {
       const { verdicts, model, input } = design({ ...any, shop: shopIn(unit, any.shop) })
       return [...verdicts.flatMap(said), ...(model ? told(model, input.shop) : [])]
     })
@@ -39,7 +39,7 @@ describe.each(['mm', 'in'] as const)('a shop that measures in %s', (unit) => {
 
   it('is told of what goes up on a wall in that unit only', () => {
     const shop = usualShop('Shop', unit, 'full')
-    const all = fc.sample(anyWall, { numRuns: 60, seed: 4 }).flatMap((wall) => {
+    const all = fc.sample(anyWall, { numRuns: 24, seed: 4 }).flatMap((wall) => {
       const { verdicts, model } = wallDesign(wall, shop)
       return [...verdicts.flatMap(said), ...(model ? told(model, shop) : [])]
     })
