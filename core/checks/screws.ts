@@ -8,6 +8,7 @@ import {
   yieldLoad,
 } from '../fit/screw'
 import { formOf } from '../forms/all-forms'
+import { wallScrew } from '../forms/fastening/wall'
 import { boardOf, type Board, type Fastener, type Joint } from '../model/model'
 import { boardBox } from '../model/standing'
 import { densityOf } from '../shop/materials'
@@ -34,7 +35,8 @@ export const checkScrews: Check = (subject) => {
 const screwed = ({ by }: Joint): boolean => by === 'screws' || by === 'brads'
 
 /** Joints for which the shop has no screw that bites without its point showing. */
-function missing({ model, input }: Subject): Verdict[] {
+function missing(subject: Subject): Verdict[] {
+  const { model, input } = subject
   const lacking = model.joints.filter((j) => screwed(j) && !model.fasteners.some((f) => f.joint === j.order))
   const wall = model.boards.some((b) => b.role === 'strip') || model.fasteners.some((f) => f.into === null)
   const back = model.boards.find((b) => b.role === 'back')
@@ -43,16 +45,17 @@ function missing({ model, input }: Subject): Verdict[] {
     const most = side!.thickness + Math.min(into!.thickness, into!.width) - input.shop.settings.pointKeep
     return `No screw you own holds the ${side!.name.toLowerCase()} and the ${into!.name.toLowerCase()} together with its point in the wood and clear of every opening: it may be ${formatLength(most, input.shop, 'down')} long at most.` // prettier-ignore
   })
-  if (!wall && back) says.push(`No screw you own reaches from the back of ${formatLength(back.thickness, input.shop)} far enough into the wall.`) // prettier-ignore
-  return says.map((text, i) => ({
-    id: `screw missing ${i + 1}`,
-    check: 'screws',
-    title: 'Screws',
-    level: 'watch',
-    says: text,
-    seats: [],
-    candidates: [],
-  }))
+  const told = says.map((text) => ({ says: text, candidates: [] as Remedy[] }))
+  if (!wall && back) told.push(noneIntoWall(subject, back))
+  return told.map((one, i) => ({ id: `screw missing ${i + 1}`, check: 'screws', title: 'Screws', level: 'watch', seats: [], ...one })) // prettier-ignore
+}
+
+/** Why no screw goes through the back into the wall. */
+function noneIntoWall({ model, input }: Subject, back: Board): Pick<Verdict, 'says' | 'candidates'> {
+  if (!wallScrew(model, input)) return { says: `No screw you own reaches from the back of ${formatLength(back.thickness, input.shop)} far enough into the wall.`, candidates: [] } // prettier-ignore
+  const says =
+    'What stands before the back leaves a driver no way to a screw into the wall. Behind a strip none is wanted.'
+  return { says, candidates: offer(input, 'Hang it on a strip', 'hung', 'strip') }
 }
 
 /** The joint whose screws stand nearest to a side of what they go into. */

@@ -1,6 +1,6 @@
 import type { HolderForm } from './form'
 import { cautioned } from './cautioned'
-import { fasten } from './fastening/fasten'
+import { fixed } from './fastening/wall-row'
 import { hang } from './hanging'
 import { hangingChoices } from './hanging-choices'
 import { possible } from './possible'
@@ -11,7 +11,7 @@ import { forms } from './registry'
 export const allForms: readonly HolderForm[] = forms.map((form) => ({
   ...form,
   choices: [...form.choices, ...hangingChoices],
-  plan: (input) => cautioned(fasten(possible(hang(form.plan(input), input), input), input), input),
+  plan: (input) => cautioned(fixed(possible(hang(form.plan(input), input), input), input), input),
 }))
 
 const byId = new Map(allForms.map((form) => [form.id, form]))

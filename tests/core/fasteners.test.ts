@@ -8,6 +8,7 @@ import { boardOf, type HolderModel } from '#core/model/model'
 import { boardBox, placeOn, rodBox, squareBox } from '#core/model/standing'
 import { tipped } from '#core/model/tilt'
 import { anyHolder } from './any-holder'
+import { likelyHolder } from './likely-holder'
 
 /** Holders by their models, ten of each form, always the same. */
 const models = allForms.flatMap((form) =>
@@ -76,6 +77,20 @@ describe('the fasteners of any holder', () => {
         for (const b of model.boards)
           if (there.has(b.id) && b.id !== f.through) expect(boxesMeet(driver, boardBox(b)), `${f.id} ${b.id}`).toBe(false) // prettier-ignore
         for (const r of model.rods) if (there.has(r.id)) expect(boxesMeet(driver, rodBox(r))).toBe(false)
+      }
+  })
+
+  it('hold whatever is screwed on to the wall, in its upper part where nothing stands behind the back’s face', () => {
+    for (const form of allForms)
+      for (const input of fc.sample(likelyHolder(form), { numRuns: 12, seed: 3 })) {
+        const { model } = design(input)
+        if (!model) continue
+        const back = boardOf(model, model.boards.find((b) => b.role === 'back')!.id)
+        const { y, z } = boardBox(back)
+        const rows = model.fasteners.filter((f) => f.into === null).map((f) => (f.at.z - z[0]) / (z[1] - z[0]))
+        expect(rows.length, form.id).toBeGreaterThan(0)
+        const over = model.seats.some((s) => s.at.y - s.extent.back < y[1] - 1e-6)
+        if (!over) expect(Math.max(...rows), form.id).toBeGreaterThan(0.6)
       }
   })
 

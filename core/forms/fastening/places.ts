@@ -85,6 +85,18 @@ export class Around {
     return !this.standing.some(({ id, box }) => id !== f.through && boxesMeet(driver, box))
   }
 
+  /** Whether what stands before a face, which is so far out, leaves a driver no way to it at this height, anywhere along it; mm. */
+  closes({ from, to }: { from: number; to: number }, face: number, z: number): boolean {
+    const half = DRIVER.across / 2
+    const before = this.standing.filter(({ box }) => box.y[1] > face && box.y[0] < face + DRIVER.long && box.z[0] < z + half && box.z[1] > z - half) // prettier-ignore
+    let reached = from
+    for (const { box } of before.sort((a, b) => a.box.x[0] - b.box.x[0])) {
+      if (box.x[0] - half > reached) return false
+      reached = Math.max(reached, box.x[1] + half)
+    }
+    return reached >= to
+  }
+
   private holesOf(board: Board): readonly Hole[] {
     const known = this.holes.get(board.id)
     if (known) return known

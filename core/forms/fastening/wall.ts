@@ -8,7 +8,7 @@ import { screwsFor } from './choose-fastener'
 import { nearestFree, spaced, type Around, type Unplaced } from './places'
 
 /** From an edge of the back to a row of screws into the wall, mm. */
-const INSET = 15
+export const INSET = 15
 
 /** How far a row is moved from its edge to be clear of what stands in front, mm at a time. */
 const STEP = 5
@@ -16,7 +16,7 @@ const STEP = 5
 const TO_WALL: Place = { x: 0, y: -1, z: 0 }
 
 /** The screw by which a holder is fixed to the wall; null where the shop has none that is long enough. */
-function wallScrew(model: PlannedModel, input: PlanInput): Unplaced | null {
+export function wallScrew(model: PlannedModel, input: PlanInput): Unplaced | null {
   const { shop } = input
   const back = model.boards.find((b) => b.role === 'back')!
   const { wallPanel, wallDensity, wallLining, studDepth } = shop.settings
@@ -43,7 +43,8 @@ function wallScrew(model: PlannedModel, input: PlanInput): Unplaced | null {
 }
 
 const wayHung = (input: PlanInput): string => optionOf(hangingChoices, input, 'hung')
-const onStrip = (input: PlanInput): boolean => ['strip', 'clip'].includes(wayHung(input))
+/** Screwed to a panel or to studs, not hung on a strip. */
+export const isScrewedOn = (input: PlanInput): boolean => !['strip', 'clip'].includes(wayHung(input))
 
 /** Where a stud may be behind a back: by their spacing about its middle; mm along it. */
 function studsBehind(from: number, to: number, spacing: number, inset: number): number[] {
@@ -60,7 +61,7 @@ const IN_STUD = 12
  */
 export function intoWall(model: PlannedModel, input: PlanInput, around: Around): Fastener[] {
   const back = model.boards.find((b) => b.role === 'back')
-  if (!back || onStrip(input)) return []
+  if (!back || !isScrewedOn(input)) return []
   const kind = wallScrew(model, input)
   if (!kind) return []
   const { x, y, z } = boardBox(back)
@@ -85,8 +86,7 @@ export function intoWall(model: PlannedModel, input: PlanInput, around: Around):
     let best: number[] = []
     let height = edge
     for (let pz: number = edge; way * (pz - middle) <= 0; pz += way * STEP) {
-      // where not one of them can be at its own place, something stands before the whole row
-      if (!wanted.some((px) => isFree(px, pz))) continue
+      if (around.closes({ from: x[0], to: x[1] }, y[1], pz)) continue
       const found = wanted.map((px) => nearestFree(px, reach, (p) => isFree(p, pz))).filter((p) => p !== null)
       if (found.length <= best.length) continue
       best = found

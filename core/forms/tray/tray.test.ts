@@ -61,7 +61,8 @@ describe('a tray', () => {
     expect(board('back').width).toBe(135 + 18)
     const level = tray([bottle, tin], { ends: 'level' }).model!
     expect(level.boards.find((b) => b.id === 'right')!.width).toBe(60)
-    expect(level.boards.find((b) => b.id === 'back')!.width).toBe(90)
+    // 90, and a row of screws over the ends
+    expect(level.boards.find((b) => b.id === 'back')!.width).toBe(120)
   })
 
   it('has dividers if wanted, and refuses one that has no room', () => {
