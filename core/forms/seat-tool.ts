@@ -33,7 +33,7 @@ export function seatTool<E extends object>(
   if (!kind || !envelope) return { id: `kind:${order.id}`, says: `${tool.name} ${cannot}`, tool: tool.id, seats }
   if ('missing' in envelope) {
     const fields = envelope.missing
-    const labels = fields.map((key) => kind.fields.find((f) => f.key === key)!.label.toLowerCase())
+    const labels = fields.map((key) => kind.fields.find((f) => f.key === key)?.label.toLowerCase() ?? key)
     const says = `${tool.name} is left out until it is measured: ${labels.join(', ')}.`
     return { id: `unmeasured:${order.id}`, says, tool: tool.id, fields, seats }
   }

@@ -1,0 +1,33 @@
+import type { Choice } from '../form'
+import { gapQuestion, marginQuestion, rodQuestion, stockQuestion } from '../questions'
+
+export const choices: readonly Choice[] = [
+  {
+    key: 'lay',
+    label: 'Lies',
+    about: 'Which way each thing lies against the board.',
+    type: 'option',
+    usual: 'steadiest',
+    values: [
+      { value: 'steadiest', label: 'as it holds best', when: 'what hangs below its pins upright, what would topple on its side' }, // prettier-ignore
+      { value: 'upright', label: 'upright', when: 'as its outline was taken: the narrowest' },
+      { value: 'along', label: 'along the wall', when: 'its top to the datum: the lowest board' },
+    ],
+  },
+  {
+    key: 'layers',
+    label: 'Layers',
+    about: 'Boards glued on each other, where one is too thin to hold a pin.',
+    type: 'option',
+    usual: '1',
+    values: [
+      { value: '1', label: '1', when: 'one board as it is' },
+      { value: '2', label: '2', when: 'a deeper hold for thick pins' },
+    ],
+  },
+  gapQuestion('things'),
+  marginQuestion('thing', 'board'),
+  { key: 'height', label: 'Height', about: 'Of the board; follows from what lies on it.', type: 'derived length', min: 30, max: 2000 }, // prettier-ignore
+  rodQuestion('rodStock', 'Pins from', 'pins'),
+  stockQuestion('boardStock', 'Board from', 'board'),
+]
