@@ -28,6 +28,12 @@ export const choices: readonly Choice[] = [
   gapQuestion('things'),
   marginQuestion('thing', 'board'),
   { key: 'height', label: 'Height', about: 'Of the board; follows from what lies on it.', type: 'derived length', min: 30, max: 2000 }, // prettier-ignore
-  rodQuestion('rodStock', 'Pins from', 'pins'),
+  {
+    ...rodQuestion('rodStock', 'Pins from', 'pins'),
+    type: 'stock',
+    of: ['rod'],
+    // flat things are light: the thinnest rod goes nearest to their outline, and deepest into the board
+    usual: (allowed) => allowed.reduce((a, b) => (b.thickness < a.thickness ? b : a)),
+  },
   stockQuestion('boardStock', 'Board from', 'board'),
 ]

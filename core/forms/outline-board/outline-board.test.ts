@@ -74,6 +74,14 @@ describe('an outline board', () => {
     expect([offer.holds.length, offer.level]).toEqual([1, 'pass'])
   })
 
+  it('takes the thinnest rod of the shop', () => {
+    const input = board([flat('square', SQUARE)])
+    const rod = input.shop.stock.find((s) => s.form === 'rod')!
+    const rods = [{ ...rod, id: 'thick', thickness: 28 }, rod, { ...rod, id: 'thin', thickness: 8 }]
+    const stock = [...input.shop.stock.filter((s) => s.form !== 'rod'), ...rods]
+    expect(design({ ...input, shop: { ...input.shop, stock } }).model!.rods.map((r) => r.stock)).toEqual(['thin', 'thin']) // prettier-ignore
+  })
+
   it('follows a thicker rod: its pins stand further from the outline', () => {
     const input = board([flat('square', SQUARE)], { lay: 'upright' })
     const thick = { ...input, shop: { ...input.shop, stock: input.shop.stock.map((s) => (s.form === 'rod' ? { ...s, thickness: 20 } : s)) } } // prettier-ignore
