@@ -11,6 +11,10 @@ export const webLimitRule = rule(
   'web-limit',
   'A web is at least the shop’s least web, and no thinner than a part of one layer’s thickness.',
 )
+export const discWebRule = rule(
+  'disc-web',
+  'Discs are glued into blind holes, and nothing pulls at the wood between them: half of the gap that they are set at is enough.',
+)
 export const endWebRule = rule(
   'end-web',
   'Wood from the outermost opening to the board’s end: it is a web on one side only.',

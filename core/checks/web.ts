@@ -2,7 +2,7 @@ import { formOf } from '../forms/all-forms'
 import { greatestLength } from '../forms/choice-value'
 import { formatLength, gridStep } from '../units/format-length'
 import { toGrid } from '../units/grid'
-import { endWebRule, rowWebRule, webLimitRule, webRule } from './rules'
+import { discWebRule, endWebRule, rowWebRule, webLimitRule, webRule } from './rules'
 import { gridOn, limitFrom, offer, remedy, TOLERANCE, type Check, type Subject } from './subject'
 import type { Remedy, Verdict } from './verdict'
 import { openingKey, openingRows, seatedBoards, type Board, type Opening } from '../model/model'
@@ -26,22 +26,24 @@ export const checkWebs: Check = (subject) => seatedBoards(subject.model).flatMap
 /** The seats that some openings are for. */
 const seatsOf = (...openings: Opening[]): string[] => openings.flatMap((o) => o.seat ?? [])
 
+/** The least wood between two openings of a board, mm. */
+function leastWeb(subject: Subject, board: Board): number {
+  const { trail, model, input } = subject
+  const isFilled = model.seats.some((s) => s.board === board.id && s.rests === 'magnet')
+  if (isFilled) return trail.derive('webLimit', 'Least web', limitFrom(subject, 'discGap') / 2, discWebRule, '{discGap} / 2', { print: 'up' }) // prettier-ignore
+  limitFrom(subject, 'web')
+  limitFrom(subject, 'webPerThickness')
+  const { web, webPerThickness } = input.shop.settings
+  const value = Math.max(web, (webPerThickness * board.thickness) / board.layers)
+  const layer = board.figures.layer ?? board.figures.thickness
+  return trail.derive('webLimit', 'Least web', value, webLimitRule, `max({web}, {webPerThickness} × {${layer}})`, { print: 'up' }) // prettier-ignore
+}
+
 function boardWebs(subject: Subject, board: Board): Verdict[] {
   const rows = openingRows(board)
   if (rows.length === 0) return []
   const { trail } = subject
-  const layer = board.figures.layer ?? board.figures.thickness
-  limitFrom(subject, 'web')
-  limitFrom(subject, 'webPerThickness')
-  const { web, webPerThickness } = subject.input.shop.settings
-  const limit = trail.derive(
-    'webLimit',
-    'Least web',
-    Math.max(web, (webPerThickness * board.thickness) / board.layers),
-    webLimitRule,
-    `max({web}, {webPerThickness} × {${layer}})`,
-    { print: 'up' },
-  )
+  const limit = leastWeb(subject, board)
   const verdicts: Verdict[] = []
   const judge = (
     id: string,

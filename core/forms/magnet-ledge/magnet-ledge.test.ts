@@ -37,6 +37,14 @@ describe('a magnet ledge', () => {
     expect(verdicts.filter((v) => v.check === 'magnet').map((v) => v.level)).toEqual(['pass', 'pass'])
   })
 
+  it('asks no web between discs that are glued in: of a heavy key’s column none breaks out', () => {
+    const { model, verdicts } = ledge([{ ...key, mass: 0.06 }])
+    expect(model!.boards[0]!.openings.length).toBeGreaterThan(1)
+    const webs = verdicts.filter((v) => v.check === 'web')
+    expect(webs.map((v) => [v.id, v.level])).toContainEqual(['web:rows:1', 'pass'])
+    expect(webs[0]!.measured!.limit).toBe(2.5)
+  })
+
   it('says when a tool is too heavy for what lies flat under it, with ways out that work', () => {
     const { verdicts, input } = ledge([drill('a', 0.5, 20)])
     const told = verdicts.find((v) => v.id === 'magnet:s-a')!

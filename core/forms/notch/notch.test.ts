@@ -65,7 +65,9 @@ describe('notches for buttons', () => {
     expect(verdicts.filter((v) => v.level === 'stop').map((v) => v.says)).toEqual([]))
 
   it('leave out a button too small for its shaft, or too thick for the room behind the plate', () => {
-    expect(notches([fiddle('a', { shaftDiameter: 12 })]).refusals[0]!.id).toBe('slips:s-a')
+    const slips = notches([fiddle('a', { shaftDiameter: 12 })])
+    expect(slips.refusals[0]!.id).toBe('slips:s-a')
+    expect(slips.verdicts[0]!.candidates.map((c) => c.label)).toEqual(['Snug fit'])
     expect(notches([fiddle('a', { buttonThickness: 16 })]).refusals[0]!.id).toBe('button:s-a')
     expect(notches([fiddle('a', { buttonThickness: 14 })]).model).not.toBeNull()
   })

@@ -88,6 +88,19 @@ describe('a peg rail', () => {
     expect(model!.seats).toHaveLength(1)
   })
 
+  it('offers the thinner rods of the shop where a hole doesn’t go over a pin', () => {
+    const input = rail([ring(18), mallet])
+    const [rod] = input.shop.stock.filter((s) => s.form === 'rod')
+    const stock = [...input.shop.stock, ...[8, 12, 20].map((thickness) => ({ ...rod!, id: `rod-${thickness}`, name: `Rod ${thickness}`, thickness }))] // prettier-ignore
+    const d = design({ ...input, shop: { ...input.shop, stock } })
+    const told = d.verdicts.find((v) => v.id === 'refused:hole:s-ring')!
+    expect(remediesFor(d, told).map((r) => r.label)).toEqual([
+      'Take Rod 12',
+      'Take Rod 8',
+      'Take it out of this holder',
+    ])
+  })
+
   it('stops where the board is too thin for its pins: two layers hold them', () => {
     const d = design(rail([ring(30)]))
     const told = d.verdicts.find((v) => v.id === 'pin depth')!
