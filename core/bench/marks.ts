@@ -13,7 +13,7 @@ export interface Mark {
   x: number
   /** where it is printed: on the shop's grid, to the nearest */
   printed: number
-  /** from the back edge, printed, for a bore's centre */
+  /** from the edge that the board's figures are counted from, printed, for a bore's centre */
   across: number | null
   /** diameter stamped on the bit, for a bore's centre */
   bit: number | null
@@ -39,9 +39,18 @@ export interface Link {
 /** Marks so near to each other stand at one place, mm. */
 const SAME_PLACE = 1e-6
 
-/** Every mark of one board, and the chain from main mark to main mark. */
+/** The edge across which a board's figures are counted. */
+export const EDGE = {
+  flat: 'back edge',
+  upright: 'lower edge',
+  end: 'lower edge',
+  post: 'back edge',
+} as const satisfies Record<Board['placement']['lies'], string>
+
+/** Every mark of one board, the edge from which they are counted across, and the chain from main mark to main mark. */
 export interface MarkedBoard {
   board: string
+  acrossFrom: (typeof EDGE)[keyof typeof EDGE]
   marks: Mark[]
   chain: Link[]
 }
@@ -106,5 +115,5 @@ export function boardMarks(model: HolderModel, board: Board, format: LengthForma
     grid,
   )
   const chain = steps.map((printed, i) => ({ from: main[i]!.label, to: main[i + 1]!.label, printed }))
-  return { board: board.id, marks, chain }
+  return { board: board.id, acrossFrom: EDGE[board.placement.lies], marks, chain }
 }

@@ -14,14 +14,14 @@ const WASTE: Record<NonNullable<Mark['waste']>, string> = { left: 'waste to the 
  * @returns CSV (RFC 4180, CRLF)
  */
 export function marksCsv(model: HolderModel, board: string, format: LengthFormat): string {
-  const { marks } = boardMarks(model, boardOf(model, board), format)
+  const { marks, acrossFrom } = boardMarks(model, boardOf(model, board), format)
   return csvText(
     marks.map((m, i) => ({
       no: i + 1,
       mark: m.label,
       tool: model.seats.find((s) => s.id === m.seat)?.name ?? '',
       'from datum end': formatLength(m.printed, format),
-      'from back edge': m.across === null ? '' : formatLength(m.across, format),
+      [`from ${acrossFrom}`]: m.across === null ? '' : formatLength(m.across, format),
       bit: m.bit === null ? '' : bitName(m.bit, format),
       depth: m.depth === null ? '' : formatLength(m.depth, format, 'down'),
       waste: m.waste ? WASTE[m.waste] : '',

@@ -7,6 +7,7 @@ import { boardSvg, xmlText } from '#core/exchange/svg'
 import { plainTool, type Tool } from '#core/footprint/tool'
 import { outlineBounds } from '#core/geometry/outline'
 import { placeOn } from '#core/model/standing'
+import { boardOf } from '#core/model/model'
 import { mallet, railOf, shopWith, threeMallets } from './samples'
 
 const d = design(railOf(threeMallets()))
@@ -128,6 +129,16 @@ describe('what goes to the bench', () => {
     expect(marks.at(-1)).toMatchObject({ 'from datum end': '11 15/16"', 'from datum end mm (model)': '304' })
     expect(marks[2]).toMatchObject({ mark: 'Centre 1', bit: '32 mm (1 17/64")', tool: 'Mallet t1' })
     expect(rows(partsCsv(inch.model!, inch.input.shop))[0]).toMatchObject({ part: 'Rail', from: 'Pine board 18' })
+  })
+
+  it('counts across from the back edge of a flat board, and from the lower edge of an upright one', () => {
+    const { model, input } = design(railOf(threeMallets()))
+    expect(rows(marksCsv(model!, 'rail', input.shop))[1]).toHaveProperty('from back edge')
+    const rail = boardOf(model!, 'rail')
+    const upright = { ...model!, boards: [{ ...rail, placement: { ...rail.placement, lies: 'upright' as const } }] }
+    const [, first] = rows(marksCsv(upright, 'rail', input.shop))
+    expect(first).toHaveProperty('from lower edge')
+    expect(first).not.toHaveProperty('from back edge')
   })
 
   it('keeps a name of several lines from becoming a formula', () => {

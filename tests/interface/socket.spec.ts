@@ -33,7 +33,7 @@ test('bits stand on a floor; layers are glued up until they stand well; the mark
   )
   const marks = page.getByTestId('marks')
   await expect(marks.getByRole('row', { name: /Centre 3/ })).toContainText('16 mm, 30 mm deep')
-  await expect(marks).toContainText('From back')
+  await expect(marks).toContainText('From back edge')
   await expect(marks).not.toContainText('Saw line')
   await expect(page.getByTestId('bench-sheet')).toContainText('glue 2 layers up')
   await expect(page.getByTestId('bench-sheet')).not.toContainText('Saw lines run')

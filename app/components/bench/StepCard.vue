@@ -21,10 +21,11 @@ const props = defineProps<{
 const { format, length, bit } = useFormat()
 const drawings = computed(() => stepDrawings({ model: props.model, cuts: props.cuts, shop: format.value }, props.step))
 /** The running marks, on the card on which they are drawn on the board. */
-const marked = computed(() => {
+const board = computed(() => {
   const board = props.step.kind === 'mark' ? props.model.boards.find((b) => b.id === props.step.parts[0]) : undefined
-  return board && board.openings.length > 0 ? boardMarks(props.model, board, format.value).marks : []
+  return board && board.openings.length > 0 ? boardMarks(props.model, board, format.value) : null
 })
+const marked = computed(() => board.value?.marks ?? [])
 const rows = computed(() => new Set(marked.value.map((m) => m.across).filter((a) => a !== null)).size)
 </script>
 
@@ -56,7 +57,7 @@ const rows = computed(() => new Set(marked.value.map((m) => m.across).filter((a)
         <tr>
           <th class="num">From datum</th>
           <th>Mark</th>
-          <th v-if="rows > 1" class="num">From back</th>
+          <th v-if="rows > 1" class="num">From {{ board!.acrossFrom }}</th>
           <th>Bit</th>
           <th>Waste</th>
         </tr>

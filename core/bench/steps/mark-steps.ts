@@ -1,5 +1,6 @@
 import { contactOf, onBoard, axesOf, type Contact } from '../../model/contact'
 import { openingRows, WALL_FORM, type Board } from '../../model/model'
+import { EDGE } from '../marks'
 import { blankFeatures, markOf } from './features'
 import { step, wantsDry, type Bench, type Step } from './step'
 import { tipped } from '../../model/tilt'
@@ -13,14 +14,6 @@ const FACE: Record<Board['placement']['lies'], string> = {
   upright: 'the face that goes to the wall',
   end: 'the face towards the datum end',
   post: 'the face towards the datum, its lower end being the datum end',
-}
-
-/** The edge across which a board's figures are counted. */
-export const EDGE: Record<Board['placement']['lies'], string> = {
-  flat: 'back edge',
-  upright: 'lower edge',
-  end: 'lower edge',
-  post: 'back edge',
 }
 
 /** Marking: a step for each board that is drilled, sawn, or screwed through. */

@@ -82,10 +82,11 @@ export function writeDossier(
   for (const board of model.boards.filter((b) => b.openings.length > 0)) {
     flow.room(60)
     flow.text(`${board.name}: from the datum end`, { bold: true })
+    const { marks, acrossFrom } = boardMarks(model, board, shop)
     flow.table(
       [
-        ['From datum', 'Mark', 'From back', 'Bit', 'Depth', 'Waste'],
-        ...boardMarks(model, board, shop).marks.map((m) => [length(m.printed), m.label, m.across === null ? '' : length(m.across), m.bit === null ? '' : bitName(m.bit, shop), m.depth === null ? '' : length(m.depth), m.waste ?? '']), // prettier-ignore
+        ['From datum', 'Mark', `From ${acrossFrom}`, 'Bit', 'Depth', 'Waste'],
+        ...marks.map((m) => [length(m.printed), m.label, m.across === null ? '' : length(m.across), m.bit === null ? '' : bitName(m.bit, shop), m.depth === null ? '' : length(m.depth), m.waste ?? '']), // prettier-ignore
       ],
       [2, 4, 2, 3, 2, 1.5],
     )

@@ -104,7 +104,7 @@ const today = new Date().toISOString().slice(0, 10)
               >{{ i === 0 ? '' : i === m.rows.length - 1 ? ' and ' : ', '
               }}<strong><LengthText :text="length(row[0]!.centre.y)" /></strong
             ></template>
-            from the {{ ['flat', 'post'].includes(m.rail.placement.lies) ? 'back' : 'lower' }} edge.
+            from the {{ m.acrossFrom }}.
             <template v-if="m.rail.openings.some((o) => o.opensTo !== null && o.cut === 'bored')"
               >Saw lines run from the hole’s tangents to the front edge{{
                 m.rail.openings.some((o) => o.slope) ? ', at their slope' : ', square to it'
@@ -117,7 +117,7 @@ const today = new Date().toISOString().slice(0, 10)
                 <th class="num">From datum</th>
                 <th>Mark</th>
                 <th class="wide">Tool</th>
-                <th v-if="m.rows.length > 1" class="num">From back</th>
+                <th v-if="m.rows.length > 1" class="num">From {{ m.acrossFrom }}</th>
                 <th>Bit</th>
                 <th>Waste</th>
               </tr>
