@@ -39,18 +39,18 @@ export interface Link {
 /** Marks so near to each other stand at one place, mm. */
 const SAME_PLACE = 1e-6
 
-/** The edge across which a board's figures are counted. */
-export const EDGE = {
-  flat: 'back edge',
-  upright: 'lower edge',
-  end: 'lower edge',
-  post: 'back edge',
-} as const satisfies Record<Board['placement']['lies'], string>
+/** What a board's edges are called, by how it stands: the one its figures are counted from, and the one slots mostly open at. */
+export const EDGES = {
+  flat: { from: 'back edge', to: 'front edge' },
+  upright: { from: 'lower edge', to: 'upper edge' },
+  end: { from: 'lower edge', to: 'upper edge' },
+  post: { from: 'back edge', to: 'front edge' },
+} as const satisfies Record<Board['placement']['lies'], { from: string; to: string }>
 
 /** Every mark of one board, the edge from which they are counted across, and the chain from main mark to main mark. */
 export interface MarkedBoard {
   board: string
-  acrossFrom: (typeof EDGE)[keyof typeof EDGE]
+  acrossFrom: (typeof EDGES)[keyof typeof EDGES]['from']
   marks: Mark[]
   chain: Link[]
 }
@@ -91,7 +91,7 @@ export function boardMarks(model: HolderModel, board: Board, format: LengthForma
     const { x, y } = opening.centre
     const about = { seat: opening.seat, figure: opening.figures.x, depth: opening.depth }
     const sawn = opening.opensTo !== null
-    const edge = opening.opensTo === 'back' ? ', back edge' : ''
+    const edge = opening.opensTo === 'back' ? `, ${EDGES[board.placement.lies].from}` : ''
     // on the front edge: of a sloped slot higher and further apart than at its end
     const lines = opening.slope ? [opening.outline.start.x, opening.outline.segments.at(-2)!.to.x] : [x - opening.width / 2, x + opening.width / 2] // prettier-ignore
     const [low, high] = [Math.min(...lines), Math.max(...lines)]
@@ -115,5 +115,5 @@ export function boardMarks(model: HolderModel, board: Board, format: LengthForma
     grid,
   )
   const chain = steps.map((printed, i) => ({ from: main[i]!.label, to: main[i + 1]!.label, printed }))
-  return { board: board.id, acrossFrom: EDGE[board.placement.lies], marks, chain }
+  return { board: board.id, acrossFrom: EDGES[board.placement.lies].from, marks, chain }
 }

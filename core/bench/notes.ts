@@ -30,7 +30,7 @@ export function workNotes(model: Pick<HolderModel, 'boards'>, format: LengthForm
       `${b.name}: rip one edge with the saw tilted to ${formatAngle(b.bevel!.tilt)}; its wide face is ${formatLength(b.width, format)}. Push block, the offcut on the free side of the blade, never trapped between a tilted blade and the fence; then flatten the sharp edge a little.`, // prettier-ignore
     )
   for (const b of model.boards.filter((x) => x.layers > 1))
-    notes.push(`${b.name}: glue ${b.layers} layers up and let them set before you drill; the lines stay on the upper face.`) // prettier-ignore
+    notes.push(`${b.name}: glue ${b.layers} layers up and let them set before you drill; the lines stay on the face that is marked.`) // prettier-ignore
   if (bits.length > 0) {
     const each = bits.map(({ bit, times }) => `${times} with the ${bitName(bit, format)} bit`).join(', ')
     notes.push(`${has((o) => o.opensTo !== null && o.cut === 'bored') ? 'Drill before you saw' : 'Drill'}: ${each}.`)

@@ -8,6 +8,9 @@ import { design, type Design } from './design'
 /** Answers are changed so often at most. */
 const MOST = 6
 
+/** Plans are tried so often at most for all answers together: of many seats, each of which takes its time, fewer. */
+const triesFor = (seats: number): number => Math.max(8, Math.floor(600 / Math.max(1, seats)))
+
 /** A holder with answers of its own, by which the checks say less than with the usual ones. */
 export interface Settled {
   design: Design
@@ -36,22 +39,28 @@ const isAnswer = (change: Change): boolean => change.kind === 'choice' || change
  */
 export function settled(input: PlanInput): Settled {
   let current = design(input)
+  const tries = { left: triesFor(input.holder.seats.length) }
   for (let n = 0; n < MOST; n++) {
-    const better = bettered(current)
+    const better = bettered(current, tries)
     if (!better) break
     current = better
   }
   return { design: current, answers: answersOf(input, current.input) }
 }
 
-/** With the first answer by which the checks say less; where they say stop, one by which they do that less. */
-function bettered(current: Design): Design | null {
+/**
+ * With the first answer by which the checks say less; where they say stop, one by which they do that less. What is asked of the
+ * whole holder comes before tools turned one by one.
+ */
+function bettered(current: Design, tries: { left: number }): Design | null {
   const before = trouble(current)
   const worst = worstOf(current.verdicts)
   const told = worst === 'pass' ? [] : current.verdicts.filter((v) => v.level === worst)
   const changes = told.flatMap((v) => v.candidates.map((c) => c.change)).filter(isAnswer)
+  changes.sort((a, b) => Number(a.kind === 'turn') - Number(b.kind === 'turn'))
   // like places propose the same
   for (const change of new Map(changes.map((c) => [JSON.stringify(c), c])).values()) {
+    if (tries.left-- <= 0) return null
     const after = design(withChange(current.input, change))
     if (isLess(trouble(after), before)) return after
   }

@@ -1,4 +1,5 @@
 import { plainTool, type Tool } from '#core/footprint/tool'
+import { polygon } from '#core/geometry/outline'
 import { newBit } from '#core/shop/shop'
 import { expect, test } from './fixtures'
 import { mallet, running, saved, shopFor } from './shop'
@@ -63,4 +64,18 @@ test('a form is proposed as it holds: what is answered otherwise than usual is s
   await saved(page)
   await page.reload()
   await expect(layers.getByRole('radio', { name: '2' })).toBeChecked()
+})
+
+test('a flat thing without a hole stands on two pins set to its outline', async ({ page, service }) => {
+  const square: Tool = { ...plainTool('sq', 'flat-tool', 'Try square'), sure: 'caliper', mass: 0.3, measures: { thickness: 15 }, outline: polygon([[0, 0], [200, 0], [200, 30], [40, 30], [40, 150], [0, 150]]) } // prettier-ignore
+  await shopFor(page, service, { shop: { bits }, tools: [square] })
+  await page.goto('/tools')
+  await page.getByLabel('Choose Try square').check()
+  await page.getByRole('button', { name: 'Make a holder for them' }).click()
+  await page.getByRole('dialog').getByRole('button', { name: 'Outline board' }).click()
+  await expect.poll(async () => (await running(page)).length).toBe(4)
+  const working = page.getByRole('complementary', { name: 'The working' })
+  await expect(working).toContainText('Pin 1, left from the datum end')
+  await expect(working).toContainText('Pin 1, right from the lower edge')
+  await saved(page)
 })

@@ -2,6 +2,7 @@ import type { Board } from '../../model/model'
 import { usualGlue } from '../../shop/usual-choice'
 import { formatAngle } from '../../units/angle'
 import { formatLength } from '../../units/format-length'
+import { EDGES } from '../marks'
 import { NO_SAW } from './cutting-steps'
 import { bevelOf, cutOf, layersOf } from './features'
 import { sawFor } from './machines'
@@ -67,7 +68,7 @@ export function blankSteps({ model, shop }: Bench): Step[] {
         ],
         says: [
           'Grain the same way in all of them; a thin even coat on one face of each pair.',
-          'Line the datum ends and back edges up, two brads in the waste keep them from sliding; clamp from the middle outwards.',
+          `Line the datum ends and the ${EDGES[b.placement.lies].from}s up, two brads in the waste keep them from sliding; clamp from the middle outwards.`,
           'Wipe off what squeezes out before it skins over.',
         ],
         makes: [layersOf(b.id)],

@@ -1,6 +1,6 @@
 import { contactOf, onBoard, axesOf, type Contact } from '../../model/contact'
 import { openingRows, WALL_FORM, type Board } from '../../model/model'
-import { EDGE } from '../marks'
+import { EDGES } from '../marks'
 import { blankFeatures, markOf } from './features'
 import { step, wantsDry, type Bench, type Step } from './step'
 import { tipped } from '../../model/tilt'
@@ -39,10 +39,10 @@ function markStep(model: Bench['model'], board: Board, shop: Bench['shop']): Ste
       parts: [board.id],
       settings: [
         { label: 'Mark on', value: face },
-        ...(rows.length > 0 ? [{ label: rows.length > 1 ? 'Lines of centres' : 'Line of centres', value: `${running(rows.map((r) => r[0]!.centre.y), shop)} from the ${EDGE[board.placement.lies]}` }] : []), // prettier-ignore
+        ...(rows.length > 0 ? [{ label: rows.length > 1 ? 'Lines of centres' : 'Line of centres', value: `${running(rows.map((r) => r[0]!.centre.y), shop)} from the ${EDGES[board.placement.lies].from}` }] : []), // prettier-ignore
       ],
       says: [
-        `Write ‘${board.name}’ on ${face}, with an arrow to its ${['flat', 'post'].includes(board.placement.lies) ? 'front edge' : 'upper edge'} and a cross at the datum end.`,
+        `Write ‘${board.name}’ on ${face}, with an arrow to its ${EDGES[board.placement.lies].to} and a cross at the datum end.`,
         ...(board.openings.length > 0 ? ['Hook the rule on the datum end and don’t move it: every mark of the stick in one go; cross the waste side of each saw line.'] : []), // prettier-ignore
         ...slopes(board, shop),
         ...places,
@@ -82,7 +82,7 @@ function slopes(board: Board, shop: Bench['shop']): string[] {
   if (sloped.length === 0) return []
   const ends = sloped.map((o) => [o.outline.start.x, o.outline.segments.at(-2)!.to.x].sort((a, b) => a - b))
   const lines = ends.map((pair) => running(pair, shop)).join('; ')
-  return [`On the front edge the saw lines are at ${lines}: from there they slope ${formatAngle(sloped[0]!.slope!)} down to the bores’ tangents.`] // prettier-ignore
+  return [`On the ${EDGES[board.placement.lies].to} the saw lines are at ${lines}: from there they slope ${formatAngle(sloped[0]!.slope!)} down to the bores’ tangents.`] // prettier-ignore
 }
 
 /** Where screws go through a board, by what they go into: running figures, and how far from the edge. */
@@ -100,7 +100,7 @@ function screwLines(model: Bench['model'], board: Board, shop: Bench['shop']): s
     group.xs.push(x)
     groups.set(key, group)
   }
-  const edge = EDGE[board.placement.lies]
+  const edge = EDGES[board.placement.lies].from
   return [...groups.values()].map(({ to, what, xs, y }) => `${what} into ${to}: ${running(xs.sort((a, b) => a - b), shop)} from the datum end, ${running([y], shop)} from the ${edge}.`) // prettier-ignore
 }
 
@@ -118,7 +118,7 @@ function slantedLine(
   const at = (y: number): { x: number; y: number } =>
     onBoard(board, tipped({ x: contact.at, y, z: low }, tip.tilt, tip.about))
   const [a, b] = [at(from), at(to)]
-  const place = (p: { x: number; y: number }): string => `${running([p.x], shop)} from the datum end and ${running([p.y], shop)} from the ${EDGE[board.placement.lies]}` // prettier-ignore
+  const place = (p: { x: number; y: number }): string => `${running([p.x], shop)} from the datum end and ${running([p.y], shop)} from the ${EDGES[board.placement.lies].from}` // prettier-ignore
   return `The ${lower(other.name)} leans by ${formatAngle(Math.abs(tip.tilt))}: draw the line of its lower edge from ${place(a)} to ${place(b)}, and the upper one ${formatLength(other.placement.lies === 'upright' ? other.width : other.thickness, shop)} above it.` // prettier-ignore
 }
 
@@ -144,7 +144,7 @@ function placeLines(model: Bench['model'], board: Board, shop: Bench['shop']): s
     const whole = Math.min(a.x, b.x) < 0.01 && Math.max(a.x, b.x) > board.length - 0.01
     const alongText = whole ? '' : ` and ${span(a.x, b.x)} from the datum end`
     return [
-      `The ${lower(other.name)} stands between ${span(a.y, b.y)} from the ${EDGE[board.placement.lies]}${alongText}.`,
+      `The ${lower(other.name)} stands between ${span(a.y, b.y)} from the ${EDGES[board.placement.lies].from}${alongText}.`,
     ]
   })
 }

@@ -1,5 +1,6 @@
 import { routerPasses } from '../../fit/router'
 import { drilled, intoEdge, type Board, type Opening } from '../../model/model'
+import { EDGES } from '../marks'
 import { bitName } from '../../shop/bit-name'
 import type { BitKind } from '../../shop/shop'
 import { formatAngle } from '../../units/angle'
@@ -185,7 +186,8 @@ function sawStep(shop: Bench['shop'], board: Board, sawn: readonly Opening[]): S
   const fence = Math.max(...sawn.map((o) => intoEdge(board, o)))
   const rear = sawn.some((o) => o.opensTo === 'back')
   const [open, closed] = [sawn.some((o) => o.opensTo !== null), sawn.some((o) => o.opensTo === null)]
-  const edge = rear ? 'edge that it is marked on, front or back' : 'front edge'
+  const { from, to } = EDGES[board.placement.lies]
+  const edge = rear ? `edge that it is marked on, ${to} or ${from}` : to
   const saw = sawFor(shop, 'slot', { long: fence, fence, thickness: board.thickness, tilt: 0 })
   const kerfs = sawn.filter((o) => o.bores.length === 0 && saw && saw.kerf <= o.width + 1e-6 && o.width < 4 * saw.kerf)
   const passes = kerfs.map((o) => routerPasses(o.width, saw!.kerf)?.passes ?? 1)

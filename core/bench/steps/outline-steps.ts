@@ -3,7 +3,7 @@ import type { Board } from '../../model/model'
 import { formatLength } from '../../units/format-length'
 import { blankFeatures, isShaped, markOf, openingFeatures, outlineOf } from './features'
 import { sawFor } from './machines'
-import { EDGE } from '../marks'
+import { EDGES } from '../marks'
 import { step, wants, wantsDry, type Bench, type Step } from './step'
 import { MINUTES } from './times'
 import { fewNames, lower, running } from './words'
@@ -85,7 +85,7 @@ export function outlineSteps({ model, shop }: Bench, marked: ReadonlySet<string>
 
 /** One side as it is drawn on the blank. */
 function drawn(from: Point, side: Segment, board: Board, shop: Bench['shop']): string {
-  const edge = EDGE[board.placement.lies]
+  const edge = EDGES[board.placement.lies].from
   const at = (p: Point): string => `${running([p.x], shop)} from the datum end and ${running([p.y], shop)} from the ${edge}` // prettier-ignore
   if (side.kind === 'line') return `Draw a line from ${at(from)} to ${at(side.to)}.`
   return `Draw an arc of ${formatLength(side.radius, shop)} about ${at(side.centre)}: from ${at(from)} to ${at(side.to)}.`

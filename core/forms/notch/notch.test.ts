@@ -64,6 +64,14 @@ describe('notches for buttons', () => {
   it('pass every check for what is commonly hung so', () =>
     expect(verdicts.filter((v) => v.level === 'stop').map((v) => v.says)).toEqual([]))
 
+  it('are marked and sawn from the upper edge of their plate, as it stands', () => {
+    const { steps } = benchSteps({ model: model!, shop: input.shop, cuts: [] }, 'h')
+    const says = (kind: string) => steps.filter((s) => s.kind === kind && s.parts.includes('plate')).flatMap((s) => s.says).join(' ') // prettier-ignore
+    expect(says('mark')).toContain('with an arrow to its upper edge')
+    expect(says('saw')).toContain('to the upper edge')
+    expect(says('saw')).not.toContain('front edge')
+  })
+
   it('leave out a button too small for its shaft, or too thick for the room behind the plate', () => {
     const slips = notches([fiddle('a', { shaftDiameter: 12 })])
     expect(slips.refusals[0]!.id).toBe('slips:s-a')

@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { mdiPrinter } from '@mdi/js'
 import { computed } from 'vue'
-import { boardMarks, type Mark } from '#core/bench/marks'
+import { boardMarks, EDGES, type Mark } from '#core/bench/marks'
 import { openingRows } from '#core/model/model'
 import { partsOf } from '#core/bench/parts'
 import { worstOf } from '#core/checks/verdict'
@@ -106,9 +106,8 @@ const today = new Date().toISOString().slice(0, 10)
             ></template>
             from the {{ m.acrossFrom }}.
             <template v-if="m.rail.openings.some((o) => o.opensTo !== null && o.cut === 'bored')"
-              >Saw lines run from the hole’s tangents to the front edge{{
-                m.rail.openings.some((o) => o.slope) ? ', at their slope' : ', square to it'
-              }}.</template
+              >Saw lines run from the hole’s tangents to the {{ EDGES[m.rail.placement.lies].to
+              }}{{ m.rail.openings.some((o) => o.slope) ? ', at their slope' : ', square to it' }}.</template
             >
           </p>
           <table class="plain marks" data-test="marks">
