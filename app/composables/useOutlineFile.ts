@@ -4,12 +4,13 @@ import { sizeTold } from '#core/exchange/tools/text-of'
 
 type Failed = { ok: false; message: string }
 type Opened = { ok: true; unit: number | null } | Failed
+type Traced = { ok: true; long: number } | Failed
 type PickedRead = { ok: true; picked: Picked } | Failed
 
 /** How long a drawing may take to be read, ms. */
 const PATIENCE = 20000
 
-/** Reads an outline from a drawing file in a worker, which is stopped when it takes too long. */
+/** Reads an outline from a drawing file, or traces one from a picture, in a worker, which is stopped when it takes too long. */
 export function useOutlineFile() {
   let worker: Worker | undefined
   let count = 0
@@ -50,6 +51,14 @@ export function useOutlineFile() {
     asks.value = read.ok && read.unit === null
     return read
   }
+  /** Traces a picture. @returns how long what is in it is, in its own units */
+  async function trace(picture: File): Promise<Traced> {
+    const size = sizeTold(picture.size)
+    if (size) return { ok: false, message: size }
+    const bytes = await picture.arrayBuffer()
+    asks.value = false
+    return ask<Traced>({ picture: bytes }, [bytes])
+  }
   const pick = (unit: number): Promise<PickedRead> => ask<PickedRead>({ unit })
-  return { asks, open, pick, stop }
+  return { asks, open, trace, pick, stop }
 }

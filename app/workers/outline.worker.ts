@@ -1,5 +1,6 @@
 import { pickOutline, type Drawing } from '#core/exchange/outline/drawn'
 import { readDxf } from '#core/exchange/outline/dxf-in'
+import { readPicture, type Pixels } from '#core/exchange/outline/picture-in'
 import { readSvg } from '#core/exchange/outline/svg-in'
 import { textOf } from '#core/exchange/tools/text-of'
 
@@ -16,12 +17,45 @@ function read(bytes: Uint8Array, name: string) {
   return { ok: true, unit: drawing.unit }
 }
 
-self.onmessage = ({ data }: MessageEvent<{ id: number; bytes?: ArrayBuffer; name?: string; unit?: number }>) => {
-  const answer =
-    data.bytes !== undefined
-      ? read(new Uint8Array(data.bytes), data.name ?? '')
-      : drawing
-        ? pickOutline(drawing, data.unit!)
-        : { ok: false, message: 'No drawing is open.' }
-  self.postMessage({ id: data.id, answer })
+/** A picture is traced at this many pixels at most along its longer side: about half a millimetre of a hand tool. */
+const LARGEST = 900
+
+/** The pixels of a picture, upright as it was taken. */
+async function pixelsOf(bytes: ArrayBuffer): Promise<Pixels> {
+  const image = await createImageBitmap(new Blob([bytes]))
+  const scale = Math.min(1, LARGEST / Math.max(image.width, image.height))
+  const [width, height] = [image.width, image.height].map((n) => Math.max(1, Math.round(n * scale))) as [number, number]
+  const canvas = new OffscreenCanvas(width, height).getContext('2d')!
+  canvas.drawImage(image, 0, 0, width, height)
+  image.close()
+  return canvas.getImageData(0, 0, width, height)
 }
+
+async function trace(bytes: ArrayBuffer) {
+  let pixels: Pixels
+  try {
+    pixels = await pixelsOf(bytes)
+  } catch {
+    return { ok: false, message: 'This is no picture that can be read here: take a JPEG or PNG.' }
+  }
+  const found = readPicture(pixels)
+  if (!found.ok) return found
+  drawing = found.drawing
+  return { ok: true, long: found.long }
+}
+
+interface Asked {
+  id: number
+  bytes?: ArrayBuffer
+  name?: string
+  picture?: ArrayBuffer
+  unit?: number
+}
+
+const answer = async ({ bytes, name = '', picture, unit }: Asked) => {
+  if (picture !== undefined) return trace(picture)
+  if (bytes !== undefined) return read(new Uint8Array(bytes), name)
+  return drawing ? pickOutline(drawing, unit!) : { ok: false, message: 'No drawing is open.' }
+}
+
+self.onmessage = async ({ data }: MessageEvent<Asked>) => self.postMessage({ id: data.id, answer: await answer(data) })

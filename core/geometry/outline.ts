@@ -208,6 +208,13 @@ export function turned(outline: Outline, quarters: number): Outline {
   return mapped(outline, spin, false)
 }
 
+/** The same outline turned clockwise by a quarter, hung with the middle of its top at the origin again. */
+export function quarterTurned(outline: Outline): Outline {
+  const round = turned(outline, 1)
+  const { minX, maxX, maxY } = outlineBounds(round)
+  return moved(round, -(minX + maxX) / 2, -maxY)
+}
+
 /** The same outline turned about the origin by any angle, from +x towards +y. @param degrees of turn */
 export function spun(outline: Outline, degrees: number): Outline {
   if (degrees === 0) return outline

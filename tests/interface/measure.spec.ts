@@ -156,7 +156,7 @@ test('a handle’s profile is drawn as it is typed', async ({ page, service }) =
 test.describe('an outline', () => {
   const read = (page: Page, name: string, text: string | Buffer) =>
     card(page)
-      .locator('input[type=file]')
+      .getByLabel('Read SVG or DXF')
       .setInputFiles({ name, mimeType: '', buffer: Buffer.isBuffer(text) ? text : Buffer.from(text) })
   const square = (more: string, start = '') =>
     `${start}<svg xmlns="http://www.w3.org/2000/svg" viewBox="0 0 100 60" ${more}><path d="M0 0H90A10 10 0 0 1 100 10V60H0Z"/></svg>`
@@ -202,6 +202,52 @@ test.describe('an outline', () => {
     }
     expect(await page.evaluate(() => (window as { hurt?: number }).hurt)).toBe(0)
     expect((await kept(shop, 'o')).outline).toBeNull()
+  })
+
+  /** A picture of a dark square with a handle, lying aslant on a light ground: 500 by 220 pixels of it. */
+  const photographed = (page: Page, ground = '#e8e4da', thing = '#50555a') =>
+    page.evaluate(
+      async ([light, dark]) => {
+        const canvas = new OffscreenCanvas(1200, 900)
+        const c = canvas.getContext('2d')!
+        c.fillStyle = light!
+        c.fillRect(0, 0, 1200, 900)
+        c.translate(600, 450)
+        c.rotate(0.6)
+        c.fillStyle = dark!
+        c.fillRect(-110, -250, 220, 80)
+        c.fillRect(-30, -250, 60, 500)
+        const bytes = new Uint8Array(await (await canvas.convertToBlob({ type: 'image/png' })).arrayBuffer())
+        return Array.from(bytes)
+      },
+      [ground, thing],
+    )
+
+  test('is traced from a picture, true to the length it is given', async ({ page, service }) => {
+    const shop = await shopFor(page, service, { tools: [measured('o', 'flat-tool', { thickness: 8 })] })
+    await page.goto(`/tools?tool=${shop.id}-o`)
+    const picture = card(page).getByLabel('Trace a picture')
+    const taken = async (...colours: string[]) => ({ name: 'p.png', mimeType: 'image/png', buffer: Buffer.from(await photographed(page, ...colours)) }) // prettier-ignore
+    await picture.setInputFiles(await taken('#50555a'))
+    await expect(card(page).getByRole('alert')).toContainText('Nothing stands out in it')
+    await picture.setInputFiles({ name: 'p.png', mimeType: 'image/png', buffer: Buffer.from('no picture') })
+    await expect(card(page).getByRole('alert')).toContainText('no picture that can be read')
+    await picture.setInputFiles(await taken())
+    await card(page).getByLabel('How long it is, end to end').fill('250')
+    await card(page).getByLabel('How long it is, end to end').press('Enter')
+    await expect(card(page)).toContainText(/1(09|10|11)(\.5)? mm by 250 mm/)
+    await expect(card(page)).toContainText('hold a rule to its width')
+    await page.getByRole('button', { name: 'Turn it a quarter' }).click()
+    await expect(card(page)).toContainText(/250 mm by 1(09|10|11)(\.5)? mm/)
+    await page.getByRole('button', { name: 'Keep this outline' }).click()
+    await saved(page)
+    const { outline } = (await kept(shop, 'o')) as unknown as { outline: { segments: unknown[] } }
+    expect(outline.segments.length).toBeGreaterThan(7)
+    // what is measured already is not asked for again
+    await card(page).getByLabel('Length', { exact: true }).fill('500')
+    await card(page).getByLabel('Length', { exact: true }).press('Enter')
+    await picture.setInputFiles(await taken())
+    await expect(card(page)).toContainText(/2(19|20|21)(\.5)? mm by 500 mm/)
   })
 
   test('is typed point by point', async ({ page, service }) => {

@@ -3,13 +3,13 @@ import { computed, onBeforeUnmount, ref, shallowRef } from 'vue'
 import type { Kind } from '#core/footprint/kind'
 import type { Remark } from '#core/footprint/measuring'
 import type { Tool } from '#core/footprint/tool'
-import { outlineBounds, type Outline } from '#core/geometry/outline'
+import { outlineBounds, quarterTurned, type Outline } from '#core/geometry/outline'
 import { coordinate, svgPath } from '#core/geometry/svg-path'
 import { counted } from '~/composables/counted'
 import { useFormat } from '~/composables/useFormat'
 import { useOutlineFile } from '~/composables/useOutlineFile'
 
-/** The outline taken from a tool: read from an SVG or DXF file, or from points typed in. */
+/** The outline taken from a tool: read from an SVG or DXF file, traced from a picture, or from points typed in. */
 const props = defineProps<{ tool: Tool; kind: Kind; remarks: readonly Remark[] }>()
 const emit = defineEmits<{ change: [outline: Outline | null] }>()
 
@@ -32,7 +32,7 @@ const UNITS = [
 async function open(event: Event) {
   const picked = (event.target as HTMLInputElement).files?.[0]
   if (!picked) return
-  found.value = null
+  leave()
   wrong.value = ''
   typing.value = false
   const read = await file.open(picked)
@@ -40,6 +40,32 @@ async function open(event: Event) {
   if (!read.ok) wrong.value = read.message
   else if (read.unit !== null) await pick(read.unit)
 }
+/** How long what was traced is in its picture’s own units, while its true length is asked for. */
+const tracedLong = ref<number | null>(null)
+const trueLong = ref<number | null>(null)
+/** What is known of its length already. */
+const knownLong = computed(() => props.tool.measures.length ?? props.tool.measures.height ?? null)
+async function trace(event: Event) {
+  const input = event.target as HTMLInputElement
+  const picked = input.files?.[0]
+  if (!picked) return
+  leave()
+  wrong.value = ''
+  typing.value = false
+  const read = await file.trace(picked)
+  input.value = ''
+  tracedLong.value = read.ok ? read.long : null
+  if (!read.ok) wrong.value = read.message
+  else {
+    trueLong.value = knownLong.value
+    await scale(trueLong.value)
+  }
+}
+async function scale(long: number | null) {
+  trueLong.value = long
+  if (long && tracedLong.value) await pick(long / tracedLong.value)
+}
+const turn = () => found.value && (found.value = { ...found.value, outline: quarterTurned(found.value.outline) })
 async function pick(unit: number) {
   const read = await file.pick(unit)
   wrong.value = read.ok ? '' : read.message
@@ -55,7 +81,12 @@ function keep() {
   emit('change', found.value!.outline)
   found.value = null
   typing.value = false
+  tracedLong.value = null
   file.stop()
+}
+function leave() {
+  found.value = null
+  tracedLong.value = null
 }
 const shown = computed(() => found.value?.outline ?? props.tool.outline)
 const box = computed(() => (shown.value ? outlineBounds(shown.value) : null))
@@ -95,13 +126,18 @@ const view = computed(() => {
       <p v-for="n in found.notes" :key="n" class="told doubt">{{ n }}</p>
       <div class="row">
         <button class="btn main" @click="keep">Keep this outline</button>
-        <button class="btn" @click="found = null">Leave it</button>
+        <button class="btn" @click="turn">Turn it a quarter</button>
+        <button class="btn" @click="leave">Leave it</button>
       </div>
     </template>
     <div v-if="file.asks.value" class="row units">
       <span>The file doesn’t say its unit. One of its units is</span>
       <button v-for="u in UNITS" :key="u.label" class="btn tiny" @click="pick(u.mm)">{{ u.label }}</button>
     </div>
+    <label v-if="tracedLong !== null" class="row"
+      >It is, from end to end,
+      <LengthField :model-value="trueLong" label="How long it is, end to end" @update:model-value="scale"
+    /></label>
     <p v-if="wrong" class="told wrong" role="alert">{{ wrong }}</p>
     <p v-for="r in remarks.filter((x) => x.field === 'outline')" :key="r.message" class="told" :class="r.level">
       {{ r.message }}
@@ -111,9 +147,17 @@ const view = computed(() => {
         Read SVG or DXF
         <input ref="chosen" type="file" accept=".svg,.dxf,image/svg+xml" class="hidden-text" @change="open" />
       </label>
+      <label class="btn file">
+        Trace a picture
+        <input type="file" accept="image/jpeg,image/png,image/webp" class="hidden-text" @change="trace" />
+      </label>
       <button class="btn" :aria-expanded="typing" @click="typing = !typing">Type points</button>
       <button v-if="tool.outline" class="btn bare" @click="emit('change', null)">Remove it</button>
     </div>
+    <p class="small quiet">
+      A picture: lying flat on a plain ground of another colour, without a shadow, from straight above and as far off as
+      the room allows.
+    </p>
     <template v-if="typing">
       <label class="over" for="outline-points">Points, one to a line: across, then up</label>
       <textarea
