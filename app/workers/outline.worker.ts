@@ -1,6 +1,7 @@
 import { pickOutline, type Drawing } from '#core/exchange/outline/drawn'
 import { readDxf } from '#core/exchange/outline/dxf-in'
-import { readPicture, type Pixels } from '#core/exchange/outline/picture-in'
+import { readPicture } from '#core/exchange/outline/picture-in'
+import type { Pixels } from '#core/exchange/outline/ground'
 import { readSvg } from '#core/exchange/outline/svg-in'
 import { textOf } from '#core/exchange/tools/text-of'
 

@@ -3,13 +3,7 @@ import simplify from 'simplify-js'
 import { outlineArea } from '../../geometry/area'
 import { outlineBounds, polygon, spun, type Point } from '../../geometry/outline'
 import type { Drawing } from './drawn'
-
-/** A picture: red, green, blue and opacity of each pixel, 0 to 255, by rows from the top. */
-export interface Pixels {
-  data: Uint8ClampedArray
-  width: number
-  height: number
-}
+import { groundOf, type Ground, type Pixels } from './ground'
 
 /** An outline traced from a picture, upright, in pixels; with how long it is, which its owner knows in mm. */
 export type PictureRead = { ok: true; drawing: Drawing; long: number } | { ok: false; message: string }
@@ -18,44 +12,45 @@ export type PictureRead = { ok: true; drawing: Drawing; long: number } | { ok: f
 const LEAST = 40
 /** The ground and what lies on it differ by at least this, of 255. */
 const LEAST_DIFFERENCE = 25
+/** What shines differs from the ground by at least this part of what parts the rest; and by so many times the ground's own. */
+const SHINE = 0.4
+const CLEAR = 2.5
 /** What is smaller than this part of the largest thing is a speck. */
 const SPECK = 0.01
 /** The traced line is taken to be straight where it leaves a straight one by less than this, in pixels. */
 const STRAIGHT = 0.8
 
-const median = (values: readonly number[]): number => [...values].sort((a, b) => a - b)[values.length >> 1]!
-
-/** The colour of the ground: what most of the picture's own edge shows. */
-function groundOf({ data, width, height }: Pixels): [number, number, number] {
-  const edge: number[] = []
-  for (let x = 0; x < width; x++) edge.push(x, (height - 1) * width + x)
-  for (let y = 0; y < height; y++) edge.push(y * width, y * width + width - 1)
-  return [0, 1, 2].map((c) => median(edge.map((i) => data[4 * i + c]!))) as [number, number, number]
+/** How far each pixel is from the ground's colour, 0 to 255; and how far the ground itself is. */
+function differences(pixels: Pixels): { values: number[]; noise: number } {
+  const { data, width, height } = pixels
+  const [red, green, blue] = [0, 1, 2].map((c) => groundOf(pixels, c)) as [Ground, Ground, Ground]
+  const values = Array.from({ length: width * height }, (_, i) => {
+    const [x, y] = [(2 * (i % width)) / width - 1, (2 * Math.floor(i / width)) / height - 1]
+    const away = (ground: Ground, c: number): number => Math.abs(data[4 * i + c]! - ground.at(x, y))
+    return (Math.max(away(red, 0), away(green, 1), away(blue, 2)) * data[4 * i + 3]!) / 255
+  })
+  return { values, noise: Math.max(red.off, green.off, blue.off) }
 }
 
-/** How far each pixel is from the ground's colour, 0 to 255, each with its eight neighbours. */
-function differences(pixels: Pixels): number[] {
-  const { data, width, height } = pixels
-  const ground = groundOf(pixels)
-  const own = Array.from({ length: width * height }, (_, i) => {
-    const off = Math.max(...ground.map((g, c) => Math.abs(data[4 * i + c]! - g)))
-    return (off * data[4 * i + 3]!) / 255
-  })
-  return own.map((_, i) => {
+/** Each value with its eight neighbours: what is grain in the picture goes. */
+const smoothed = (values: readonly number[], width: number, height: number): number[] =>
+  values.map((_, i) => {
     const [x, y] = [i % width, Math.floor(i / width)]
     let sum = 0
     let count = 0
     for (let v = Math.max(0, y - 1); v <= Math.min(height - 1, y + 1); v++)
       for (let u = Math.max(0, x - 1); u <= Math.min(width - 1, x + 1); u++) {
-        sum += own[v * width + u]!
+        sum += values[v * width + u]!
         count++
       }
     return sum / count
   })
-}
 
-/** The difference that parts ground from thing best: between the two the least is spread (Otsu 1979). Null where all is alike. */
-function parting(values: readonly number[]): number | null {
+/**
+ * The difference that parts ground from thing: a part of that by which the two are spread least (Otsu 1979), for steel that
+ * shines is nearer to its ground, but clear of the ground's own. Null where all is alike.
+ */
+function parting(values: readonly number[], noise: number): number | null {
   const count = new Array<number>(256).fill(0)
   for (const v of values) count[Math.min(255, Math.round(v))]!++
   const all = values.length
@@ -69,7 +64,7 @@ function parting(values: readonly number[]): number | null {
     const between = below * (all - below) * apart ** 2
     if (between > best) [best, at, far] = [between, v, apart]
   }
-  return far < LEAST_DIFFERENCE ? null : at + 0.5
+  return far < LEAST_DIFFERENCE ? null : Math.max(SHINE * at, CLEAR * noise, LEAST_DIFFERENCE / 2) + 0.5
 }
 
 /** The angle by which an outline is turned so that its long axis is upright, what was uppermost staying so; degrees. */
@@ -100,11 +95,13 @@ function uprightBy(points: readonly Point[]): number {
 export function readPicture(pixels: Pixels): PictureRead {
   const { width, height } = pixels
   if (Math.min(width, height) < LEAST) return { ok: false, message: 'The picture is too small to trace.' }
-  const values = differences(pixels)
-  const at = parting(values)
+  const { values, noise } = differences(pixels)
+  const at = parting(smoothed(values, width, height), noise)
   if (at === null)
     return { ok: false, message: 'Nothing stands out in it: lay the thing on a plain ground of another colour.' }
-  const rings = contours().size([width, height]).contour(values, at).coordinates.flat()
+  // as much again over the parting as there is below it: so the line runs where half of a pixel is covered, however dark the thing
+  const clipped = smoothed(values.map((v) => Math.min(v, 2 * at)), width, height) // prettier-ignore
+  const rings = contours().size([width, height]).contour(clipped, at).coordinates.flat()
   const areas = rings.map((ring) => ring.reduce((s, [x, y], i) => s + x! * ring[(i + 1) % ring.length]![1]! - ring[(i + 1) % ring.length]![0]! * y!, 0) / 2) // prettier-ignore
   const most = areas.reduce((m, a) => Math.max(m, Math.abs(a)), 0)
   const kept = rings.filter((_, i) => Math.abs(areas[i]!) >= SPECK * most)

@@ -1,7 +1,8 @@
 import { describe, expect, it } from 'vitest'
 import { outlineArea } from '../../geometry/area'
 import { pickOutline } from './drawn'
-import { readPicture, type Pixels } from './picture-in'
+import type { Pixels } from './ground'
+import { readPicture } from './picture-in'
 
 type Colour = [number, number, number]
 const WHITE: Colour = [236, 232, 225]
@@ -67,6 +68,25 @@ describe('a traced picture', () => {
   it('traces a light thing on a dark ground too', () => {
     const { width } = traced(picture(420, 420, tee(1.7, 15, [210, 210]), [STEEL, WHITE]), 200)
     expect(Math.abs(width - 100)).toBeLessThan(2)
+  })
+
+  it('keeps what shines, on a ground that is lit from one side', () => {
+    const pixels = picture(420, 420, tee(1.7, 25, [210, 210]))
+    const shine = tee(1.7, 25, [210, 210])
+    for (let y = 0; y < 420; y++)
+      for (let x = 0; x < 420; x++) {
+        const fall = 70 * (x / 420) ** 2
+        // a stripe along the whole of it, nearly as light as the ground
+        const stripe =
+          shine(x + 0.5, y + 0.5) && Math.abs((x - 210) * Math.cos(0.436) + (y - 210) * Math.sin(0.436)) < 6
+        for (let c = 0; c < 3; c++) {
+          const at = 4 * (y * 420 + x) + c
+          pixels.data[at] = stripe ? 185 - fall : Math.max(0, pixels.data[at]! - fall * (pixels.data[at]! / 236))
+        }
+      }
+    const { outline, width } = traced(pixels, 200)
+    expect(Math.abs(width - 100)).toBeLessThan(2)
+    expect(Math.abs(outlineArea(outline) / (100 * 30 + 170 * 20) - 1)).toBeLessThan(0.04)
   })
 
   it('leaves out what lies beside it, and the hole in it, and says so', () => {
