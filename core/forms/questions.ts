@@ -65,6 +65,19 @@ export const backHeightQuestion = (behind: string): Choice => ({
   max: 1000,
 })
 
+/** How many boards are glued up to one that holds pins. */
+export const pinLayersQuestion: Choice = {
+  key: 'layers',
+  label: 'Layers',
+  about: 'Boards glued on each other, where one is too thin to hold a pin.',
+  type: 'option',
+  usual: '1',
+  values: [
+    { value: '1', label: '1', when: 'one board as it is' },
+    { value: '2', label: '2', when: 'a deeper hold for thick pins' },
+  ],
+}
+
 /** Which board or sheet a part is cut from. */
 export const stockQuestion = (key: string, label: string, part: string): Choice => ({
   key,

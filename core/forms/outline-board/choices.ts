@@ -1,5 +1,5 @@
 import type { Choice } from '../form'
-import { gapQuestion, marginQuestion, rodQuestion, stockQuestion } from '../questions'
+import { gapQuestion, marginQuestion, pinLayersQuestion, rodQuestion, stockQuestion } from '../questions'
 
 export const choices: readonly Choice[] = [
   {
@@ -14,17 +14,7 @@ export const choices: readonly Choice[] = [
       { value: 'along', label: 'along the wall', when: 'its top to the datum: the lowest board' },
     ],
   },
-  {
-    key: 'layers',
-    label: 'Layers',
-    about: 'Boards glued on each other, where one is too thin to hold a pin.',
-    type: 'option',
-    usual: '1',
-    values: [
-      { value: '1', label: '1', when: 'one board as it is' },
-      { value: '2', label: '2', when: 'a deeper hold for thick pins' },
-    ],
-  },
+  pinLayersQuestion,
   gapQuestion('things'),
   marginQuestion('thing', 'board'),
   { key: 'height', label: 'Height', about: 'Of the board; follows from what lies on it.', type: 'derived length', min: 30, max: 2000 }, // prettier-ignore
