@@ -30,6 +30,7 @@ export function useChoosing() {
     failed.value = ''
     worker = new Worker(new URL('../workers/choose.worker.ts', import.meta.url), { type: 'module' })
     worker.onmessage = ({ data }: MessageEvent<FromChoose>) => hear(data)
+    worker.onerror = () => hear({ say: 'failed', message: 'this browser can’t work them out' })
     worker.postMessage(JSON.parse(JSON.stringify({ ask: what, shop, tools })))
   }
   onBeforeUnmount(stop)

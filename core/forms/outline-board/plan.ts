@@ -1,11 +1,11 @@
 import { carriedMass } from '../../footprint/tool'
-import { circle } from '../../geometry/outline'
-import { MODEL_VERSION, type Opening, type Rod, type Seat } from '../../model/model'
+import { MODEL_VERSION, type Seat } from '../../model/model'
 import { formatLength } from '../../units/format-length'
 import { LARGEST_SIZE } from '../../units/length'
 import { Trail } from '../../working/trail'
 import { lengthOf, optionOf, settingOf } from '../choice-value'
 import type { Plan, PlanInput, Refusal } from '../form'
+import { leaningPin } from '../leaning-pin'
 import { plainBoard } from '../plain-board'
 import { rodHole } from '../rod-hole'
 import { spreadSpots } from '../spread'
@@ -58,22 +58,8 @@ export function planOutlineBoard(input: PlanInput): Plan {
   if (tight)
     return refuse(...refusals, { id: 'too low', says: `The hole of a pin under ${tight.under.tool.name} would come out at the board’s edge: make the board higher, or the margin wider.`, seats: [tight.under.seat] }) // prettier-ignore
 
-  const opening = (p: Pin): Opening => ({
-    id: `hole-${p.id}`,
-    kind: 'bore',
-    seat: p.under.seat,
-    centre: { x: p.x, y: p.y },
-    width: hole.diameter,
-    radius: hole.diameter / 2,
-    outline: circle(p.x, p.y, hole.diameter / 2),
-    opensTo: null,
-    depth: null,
-    slant,
-    dust: null,
-    cut: 'bored',
-    bores: hole.bores({ x: p.x, y: p.y }),
-    figures: { x: `x:${p.id}`, y: `y:${p.id}`, width: hole.figure, end: hole.figure },
-  })
+  const holding = { thickness, figure: 'boardThickness', low: -height, rod: stocks.rod, hole, slant }
+  const made = pins.map((p) => leaningPin(trail, holding, { id: p.id, name: p.name, label: `Length of ${p.name.toLowerCase()}`, seat: p.under.seat, at: { x: p.x, y: p.y }, out: p.under.out, figures: { x: `x:${p.id}`, y: `y:${p.id}`, out: p.under.ids.out, arm: p.under.ids.arm } }, lengthRule)) // prettier-ignore
   const board = plainBoard(stocks.board, {
     id: 'board',
     name: 'Board',
@@ -82,24 +68,9 @@ export function planOutlineBoard(input: PlanInput): Plan {
     layers,
     length,
     width: height,
-    openings: pins.map(opening),
+    openings: made.map((m) => m.opening),
     placement: { lies: 'upright', at: { x: 0, y: 0, z: -height } },
     figures: { length: 'length', width: 'height', thickness: 'boardThickness', layer: 'thickness:board' },
-  })
-  // a leaning pin's end stays within the board, level with its back
-  const inset = (d / 2) * Math.sin(lean)
-  const rod = (p: Pin): Rod => ({
-    id: `pin-${p.id}`,
-    name: p.name,
-    role: 'pin',
-    material: stocks.rod.material,
-    stock: stocks.rod.id,
-    diameter: d,
-    length: trail.derive(`pin:${p.id}`, `Length of ${p.name.toLowerCase()}`, (thickness - inset + p.under.out) / Math.cos(lean), lengthRule, `({boardThickness} − {thickness:rod} / 2 × sin({pinSlant}) + {${p.under.ids.out}}) / cos({pinSlant})`, { print: 'up' }), // prettier-ignore
-    at: { x: p.x, y: inset, z: p.y - height + (inset - thickness) * Math.tan(lean) },
-    toward: { x: 0, y: Math.cos(lean), z: Math.sin(lean) },
-    seats: [p.under.seat],
-    figures: { length: `pin:${p.id}`, diameter: 'thickness:rod', arm: p.under.ids.arm },
   })
   const longest = lying.reduce((a, b) => (b.out > a.out ? b : a))
   return {
@@ -110,7 +81,7 @@ export function planOutlineBoard(input: PlanInput): Plan {
       form: 'outline-board',
       name: input.holder.name,
       boards: [board],
-      rods: pins.map(rod),
+      rods: made.map((m) => m.rod),
       reach: { value: thickness + longest.out, formula: `{boardThickness} + {${longest.ids.out}}` },
       joints: pins.map((p, i) => ({ order: i + 1, parts: ['board', `pin-${p.id}`], glued: true, by: 'socket', fixing: 'Glue; the pin’s end flush with the back of the board' })), // prettier-ignore
       fasteners: [],

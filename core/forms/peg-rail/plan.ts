@@ -1,12 +1,12 @@
 import { carriedMass } from '../../footprint/tool'
-import { circle } from '../../geometry/outline'
-import { MODEL_VERSION, type Opening, type Rod, type Seat } from '../../model/model'
+import { MODEL_VERSION, type Seat } from '../../model/model'
 import { FIT_SETTING, type Fit } from '../../shop/shop'
 import { formatLength } from '../../units/format-length'
 import { LARGEST_SIZE } from '../../units/length'
 import { Trail } from '../../working/trail'
 import { lengthOf, optionOf, settingOf } from '../choice-value'
 import type { Plan, PlanInput, Refusal } from '../form'
+import { leaningPin } from '../leaning-pin'
 import { plainBoard } from '../plain-board'
 import { rodHole } from '../rod-hole'
 import { spreadSpots } from '../spread'
@@ -80,22 +80,8 @@ export function planPegRail(input: PlanInput): Plan {
     return refuse(...refusals, { id: 'too low', says: `A rail ${formatLength(height, input.shop)} high is too low for its pins: their holes would come out at its lower edge.` }) // prettier-ignore
   const line = trail.derive('line', 'Lower edge to the pins', height / 2, lineRule, '{height} / 2')
 
-  const opening = (p: Pin): Opening => ({
-    id: `hole-${p.id}`,
-    kind: 'bore',
-    seat: p.hung.order.id,
-    centre: { x: p.x, y: line },
-    width: bore,
-    radius: bore / 2,
-    outline: circle(p.x, line, bore / 2),
-    opensTo: null,
-    depth: null,
-    slant,
-    dust: null,
-    cut: 'bored',
-    bores: hole.bores({ x: p.x, y: line }),
-    figures: { x: p.figure, y: 'line', width: hole.figure, end: hole.figure },
-  })
+  const board = { thickness, figure: 'railThickness', low: -line, rod: stocks.rod, hole, slant }
+  const made = pins.map((p) => leaningPin(trail, board, { id: p.id, name: p.name, label: `Pin of ${p.hung.place}`, seat: p.hung.order.id, at: { x: p.x, y: line }, out: p.hung.out, figures: { x: p.figure, y: 'line', out: p.hung.ids.out, arm: p.hung.ids.arm } }, pinLengthRule)) // prettier-ignore
   const rail = plainBoard(stocks.rail, {
     id: 'rail',
     name: 'Rail',
@@ -104,33 +90,11 @@ export function planPegRail(input: PlanInput): Plan {
     layers,
     length,
     width: height,
-    openings: pins.map(opening),
+    openings: made.map((m) => m.opening),
     placement: { lies: 'upright', at: { x: 0, y: 0, z: -line } },
     figures: { length: 'length', width: 'height', thickness: 'railThickness', layer: 'thickness:rail' },
   })
   const longest = all.reduce((a, b) => (b.out > a.out ? b : a))
-  // a leaning pin's end stays within the rail, level with its back
-  const inset = (d / 2) * Math.sin(lean)
-  const rod = (p: Pin): Rod => ({
-    id: `pin-${p.id}`,
-    name: p.name,
-    role: 'pin',
-    material: stocks.rod.material,
-    stock: stocks.rod.id,
-    diameter: d,
-    length: trail.derive(
-      `pin:${p.id}`,
-      `Pin of ${p.hung.place}`,
-      (thickness - inset + p.hung.out) / Math.cos(lean),
-      pinLengthRule,
-      `({railThickness} − {thickness:rod} / 2 × sin({pinSlant}) + {${p.hung.ids.out}}) / cos({pinSlant})`,
-      { print: 'up' },
-    ),
-    at: { x: p.x, y: inset, z: (inset - thickness) * Math.tan(lean) },
-    toward: { x: 0, y: Math.cos(lean), z: Math.sin(lean) },
-    seats: [p.hung.order.id],
-    figures: { length: `pin:${p.id}`, diameter: 'thickness:rod', arm: p.hung.ids.arm },
-  })
   return {
     trail,
     refusals,
@@ -139,7 +103,7 @@ export function planPegRail(input: PlanInput): Plan {
       form: 'peg-rail',
       name: input.holder.name,
       boards: [rail],
-      rods: pins.map(rod),
+      rods: made.map((m) => m.rod),
       reach: { value: thickness + longest.out, formula: `{railThickness} + {${longest.ids.out}}` },
       joints: pins.map((p, i) => ({
         order: i + 1,
