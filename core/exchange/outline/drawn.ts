@@ -1,6 +1,7 @@
 import { outlineArea } from '../../geometry/area'
 import { selfCrossing } from '../../geometry/crossing'
 import { flattened } from '../../geometry/flatten'
+import { isInside } from '../../geometry/inside'
 import { moved, outlineBounds, reversed, type Outline, type Point, type Segment } from '../../geometry/outline'
 import { MOST_SEGMENTS } from '../../geometry/outline-error'
 
@@ -72,17 +73,6 @@ const scaled = (o: Outline, k: number): Outline => {
   }
 }
 
-/** True when a point lies inside an outline. */
-function inside(p: Point, outline: Outline): boolean {
-  const points = flattened(outline, 0.2)
-  let within = false
-  for (let i = 0, j = points.length - 1; i < points.length; j = i++) {
-    const [a, b] = [points[i]!, points[j]!]
-    if (a.y > p.y !== b.y > p.y && p.x < ((b.x - a.x) * (p.y - a.y)) / (b.y - a.y) + a.x) within = !within
-  }
-  return within
-}
-
 /** An outline picked from a drawing, at its true size, hung with the middle of its top at the origin; y up, mm. */
 export interface Picked {
   outline: Outline
@@ -133,7 +123,8 @@ export function pickOutline(
   if (width > 5000 || height > 5000)
     return { ok: false, message: 'At this unit the outline is over 5 m: choose another unit.' }
   const outline = outlineArea(found) < 0 ? reversed(found) : found
-  const islands = others.filter((o) => inside(o.start, found)).length
+  const within = flattened(found, 0.2)
+  const islands = others.filter((o) => isInside(o.start, within)).length
   const beside = others.length - islands
   const notes = [
     ...(islands > 0

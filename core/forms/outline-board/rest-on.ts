@@ -1,5 +1,6 @@
 import { outlineCentroid } from '../../geometry/area'
 import { flattened } from '../../geometry/flatten'
+import { isInside } from '../../geometry/inside'
 import type { Outline, Point } from '../../geometry/outline'
 
 /** Where a pin stands under something flat: the pin's middle, and where it touches; in the plane of the outline, mm. */
@@ -65,12 +66,6 @@ function away(p: Point, { a, b }: Edge): number {
   return Math.hypot(p.x - a.x - t * dx, p.y - a.y - t * dy)
 }
 
-/** Whether a point lies inside: a line to the right of it crosses an odd number of edges. */
-const inside = (p: Point, edges: readonly Edge[]): boolean =>
-  edges.filter(({ a, b }) => a.y > p.y !== b.y > p.y && p.x < a.x + ((p.y - a.y) * (b.x - a.x)) / (b.y - a.y)).length %
-    2 ===
-  1
-
 /** Every place, by steps, at which a pin of this radius bears an outline from below without standing in it. */
 function touches(edges: readonly Edge[], radius: number): Touch[] {
   const round = edges.reduce((sum, { a, b }) => sum + Math.hypot(b.x - a.x, b.y - a.y), 0)
@@ -93,7 +88,8 @@ function touches(edges: readonly Edge[], radius: number): Touch[] {
     })
     return [...along, ...corner.filter(bears).map((o) => by(b, o))]
   })
-  return found.filter(({ pin }) => edges.every((e) => away(pin, e) > radius - 1e-6) && !inside(pin, edges))
+  const corners = edges.map((e) => e.a)
+  return found.filter(({ pin }) => edges.every((e) => away(pin, e) > radius - 1e-6) && !isInside(pin, corners))
 }
 
 /** How two pins bear what weighs at `c`; null where it would slide or roll off them. */
