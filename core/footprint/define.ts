@@ -61,6 +61,7 @@ export interface KindSpec<K extends string> {
   bodies: (f: Figures<K>, d: Drawn) => Body[]
   captions?: Partial<Record<View, string>>
   neck?: Kind['neck']
+  blade?: Kind['blade']
   shank?: Kind['shank']
 }
 
@@ -153,6 +154,7 @@ export function defineKind<K extends string>(spec: KindSpec<K>): Kind {
       return { axis: balance.axis, at: balance.at(reading, figuresOf(tool.measures)) }
     },
     ...(spec.neck ? { neck: spec.neck } : {}),
+    ...(spec.blade ? { blade: spec.blade } : {}),
     ...(spec.shank ? { shank: spec.shank } : {}),
   }
 }

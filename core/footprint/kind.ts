@@ -79,6 +79,15 @@ export interface NeckEnvelope {
   room?: Measured
 }
 
+/** What a rail feels of a tool whose blade or shank goes into a slot, so that what is thicker above comes to rest on the wood. */
+export interface BladeEnvelope extends NeckEnvelope {
+  /** across the slot, what could come to rest on the wood beside it, from below upwards */
+  shoulders: Measured[]
+  /** how far the blade hangs down from there, and whether it ends in an edge or a point */
+  length: Measured
+  sharp: boolean
+}
+
 /** What a block feels of a tool that stands in a bore, lower end first: all in mm, in the attitude asked for. */
 export interface ShankEnvelope {
   /** from the bore's axis to what stands above the block each way, looking at the wall from above */
@@ -153,6 +162,8 @@ export interface Kind {
   balancedAt: (field: string, tool: Measuring) => { axis: 'x' | 'y' | 'z'; at: number } | null
   /** for tools that can hang by a neck below a wider head */
   neck?: (tool: Measuring, turn: Attitude['turn']) => NeckEnvelope | Missing | null
+  /** for tools that can hang with their blade in a slot */
+  blade?: (tool: Measuring, turn: Attitude['turn']) => BladeEnvelope | Missing
   /** for tools that can stand in a bore */
   shank?: (tool: Measuring, turn: Attitude['turn']) => ShankEnvelope | Missing
 }

@@ -1,4 +1,4 @@
-import type { Attitude, Measured, Measuring, Missing, NeckEnvelope } from './kind'
+import type { Attitude, BladeEnvelope, Measured, Measuring, Missing, NeckEnvelope } from './kind'
 
 /** What hangs by a neck, face out: extents from the neck's middle, and the neck itself. */
 export interface FaceOut {
@@ -21,6 +21,10 @@ export const part = (m: Record<string, number>, key: string, times = 1): Measure
   expression: times === 1 ? `{${key}}` : times === 0.5 ? `{${key}} / 2` : `{${key}} × ${times}`,
   moves: { [key]: times },
 })
+
+/** Part of the field that is the greatest of several. @param keys of fields that are measured */
+export const widerOf = (m: Record<string, number>, keys: readonly string[], times = 1): Measured =>
+  part(m, keys.reduce((a, b) => (m[b]! > m[a]! ? b : a)), times) // prettier-ignore
 
 /** One field less another. */
 export const less = (m: Record<string, number>, whole: string, taken: string): Measured => ({
@@ -54,4 +58,19 @@ export const hanging =
       neckShape: f.shape,
       ...(f.room ? { room: f.room } : {}),
     }
+  }
+
+/** What hangs with its blade in a slot, face out; what could come to rest beside it by the blade's width and by its thickness. */
+export interface BladeFaceOut extends FaceOut, Pick<BladeEnvelope, 'length' | 'sharp'> {
+  shoulders: { width: Measured[]; thickness: Measured[] }
+}
+
+/** The envelope of a tool whose blade goes into a slot, turned as `hanging` turns one with a head. */
+export const bladeDown =
+  (needs: readonly string[], faceOut: (m: Record<string, number>, options: Record<string, string>) => BladeFaceOut) =>
+  (tool: Measuring, turn: Attitude['turn']): BladeEnvelope | Missing => {
+    const neck = hanging(needs, faceOut)(tool, turn)
+    if ('missing' in neck) return neck
+    const { shoulders, length, sharp } = faceOut(tool.measures, tool.options)
+    return { ...neck, shoulders: turn % 2 === 1 ? shoulders.thickness : shoulders.width, length, sharp }
   }

@@ -2,7 +2,7 @@ import { polygon, roundedRectangle } from '../../geometry/outline'
 import { box, rod, type Body } from '../body'
 import { across, up } from '../card'
 import { defineKind, type Drawn, type Figures } from '../define'
-import { hanging, part } from '../neck'
+import { bladeDown, hanging, part, widerOf } from '../neck'
 import { diagonal, standingIn } from '../shank'
 
 type Key =
@@ -86,7 +86,7 @@ export const kind = defineKind<Key>({
       hold: 'Across the ferrule, or the handle’s thin end just above the blade.',
       sane: [3, 60],
       typical: (f) => f.handleDiameter * 0.62,
-      optional: 'Left out, it can’t hang by its ferrule, and is drawn as a guess.',
+      optional: 'Left out, it rests on its handle, and is drawn as a guess.',
       line: (f) => across('face', -f.ferruleDiameter / 2, f.ferruleDiameter / 2, top(f) * 0.04, 'in'),
     },
     bladeWidth: {
@@ -212,6 +212,22 @@ export const kind = defineKind<Key>({
     thickness: part(m, 'ferruleDiameter'),
     shape: 'round',
   })),
+  blade: bladeDown(['handleDiameter', 'bladeWidth', 'bladeLength'], (m, options) => {
+    const flat = options.blade !== 'round' && m.bladeThickness !== undefined
+    const [thick, deep] = [flat ? 'bladeThickness' : 'bladeWidth', m.handleThickness === undefined ? 'handleDiameter' : 'handleThickness'] // prettier-ignore
+    const ferrule = m.ferruleDiameter === undefined ? [] : [part(m, 'ferruleDiameter')]
+    return {
+      front: widerOf(m, [deep, thick], 0.5),
+      back: widerOf(m, [deep, thick], 0.5),
+      right: widerOf(m, ['handleDiameter', 'bladeWidth'], 0.5),
+      width: part(m, 'bladeWidth'),
+      thickness: part(m, thick),
+      shape: flat ? 'rectangular' : 'round',
+      shoulders: { width: [...ferrule, part(m, 'handleDiameter')], thickness: [...ferrule, part(m, deep)] },
+      length: part(m, 'bladeLength'),
+      sharp: (options.delicate ?? 'edge') === 'edge',
+    }
+  }),
   shank: standingIn(['handleDiameter', 'bladeWidth', 'bladeLength', 'overallLength'], (m, options) => {
     const flat = options.blade !== 'round' && m.bladeThickness !== undefined
     const deep = part(m, m.handleThickness === undefined ? 'handleDiameter' : 'handleThickness', 0.5)

@@ -191,7 +191,7 @@ export const kind = defineKind<Key>({
       fields: ['headWidth', 'handleWidth'],
       when: (f) => f.headWidth <= f.handleWidth,
       says: (say, f) =>
-        `The head (${say(f.headWidth)}) is no wider than the handle (${say(f.handleWidth)}): nothing would hold it up.`,
+        `The head (${say(f.headWidth)}) is no wider than the handle (${say(f.handleWidth)}): only its length can hold it up.`,
     },
     {
       fields: ['headLength', 'handleThickness'],

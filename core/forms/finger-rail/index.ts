@@ -3,15 +3,17 @@ import type { HolderForm } from '../form'
 import { bestAttitude } from './attitude'
 import { choices } from './choices'
 import { planFingerRail } from './plan'
+import { inSlot } from './seats'
 
-/** Anything hung by its head from a narrower neck. */
+/** Anything hung by its head from a narrower neck, and blades under their handles. */
 export const form: HolderForm = {
   id: 'finger-rail',
   name: 'Finger rail',
-  purpose: 'for anything that hangs by its head from a narrower neck',
+  purpose: 'for anything that hangs by its head from a narrower neck, and for blades under their handles',
   choices,
   lacks: (tool) => {
-    const envelope = kindOf(tool.kind)?.neck?.(tool, 0)
+    const kind = kindOf(tool.kind)
+    const envelope = kind && inSlot(kind, tool, 0)
     if (!envelope) return null
     return 'missing' in envelope ? envelope.missing : []
   },

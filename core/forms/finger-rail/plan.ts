@@ -108,7 +108,7 @@ export function planFingerRail(input: PlanInput): Plan {
         at: { x: along.centres[i]!, y: stocks.back.thickness + across.centre + across.rests[i]!, z: 0 },
         extent: { left: seat.left, right: seat.right, front: seat.front, back: seat.back },
         rests: 'shoulder' as const,
-        sharp: false,
+        sharp: seat.sharp,
         mass: carriedMass(seat.tool),
         reach: `{thickness:back} + {centre}${seat.rectangular || seat.oval ? ` + {rest:${seat.order.id}}` : ''} + {${seat.ids.front}}`,
         figures: seat.ids,

@@ -1,8 +1,9 @@
-import type { Measured, NeckEnvelope } from '../../footprint/kind'
+import type { BladeEnvelope, Kind, Measured, Missing, NeckEnvelope } from '../../footprint/kind'
 import type { Tool } from '../../footprint/tool'
 import type { SeatOrder } from '../../model/holder'
 import type { Trail } from '../../working/trail'
 import { doubtFigure, massFigure, measuredFigure } from '../measured-figure'
+import { settingOf } from '../choice-value'
 import type { PlanInput, Refusal } from '../form'
 import type { Along } from './layout'
 import { seatTool } from '../seat-tool'
@@ -25,24 +26,27 @@ export interface RailSeat extends Along {
   end: number
   /** what is drilled, by its distance from the slot's middle */
   bores: { off: number; diameter: number; bit: number }[]
+  /** it ends in an edge or a point below the rail */
+  sharp: boolean
   ids: Record<
-    | 'left'
-    | 'right'
-    | 'leftDoubt'
-    | 'rightDoubt'
-    | 'front'
-    | 'back'
-    | 'neckAcross'
-    | 'neckAlong'
-    | 'slot'
-    | 'end'
-    | 'needed'
-    | 'mass',
+    'left' | 'right' | 'front' | 'back' | 'neckAcross' | 'neckAlong' | 'slot' | 'end' | 'needed' | 'mass',
     string
-  >
+  > &
+    Partial<Record<'leftDoubt' | 'rightDoubt' | 'shoulder' | 'shoulderDoubt' | 'length', string>>
 }
 
 const NO_HEAD = 'has no head to hang by: a finger rail can’t hold it.'
+
+/** What hangs in a slot: a head over a neck, or a handle over a blade. */
+export type InSlot = NeckEnvelope | BladeEnvelope
+
+/** How a tool hangs in a slot, turned as asked: by its blade, where it has one; null for a kind that hangs in none. */
+export const inSlot = (kind: Kind, tool: Tool, turn: SeatOrder['turn']): InSlot | Missing | null =>
+  kind.blade?.(tool, turn) ?? kind.neck?.(tool, turn) ?? null
+
+/** What comes to rest on the wood beside a slot: the first from below that can't pass it, else the last. @param least bearing, mm */
+export const restingOf = ({ shoulders }: BladeEnvelope, slot: number, least: number): Measured =>
+  shoulders.find((m) => (m.value - slot) / 2 >= least) ?? shoulders.at(-1)!
 
 /**
  * Works out what each seat asks of the rail. Seats whose tool is gone or not measured are left out and named.
@@ -51,21 +55,14 @@ export function railSeats(input: PlanInput, trail: Trail): { seats: RailSeat[]; 
   const seats: RailSeat[] = []
   const refusals: Refusal[] = []
   for (const order of input.holder.seats) {
-    const found = seatTool(input, order, (kind, tool, turn) => kind.neck?.(tool, turn), NO_HEAD)
+    const found = seatTool(input, order, inSlot, NO_HEAD)
     if ('says' in found) refusals.push(found)
     else seats.push(railSeat(input, trail, order, found.tool, found.envelope, seats.length + 1))
   }
   return { seats, refusals }
 }
 
-function railSeat(
-  input: PlanInput,
-  trail: Trail,
-  order: SeatOrder,
-  tool: Tool,
-  e: NeckEnvelope,
-  place: number,
-): RailSeat {
+function railSeat(input: PlanInput, trail: Trail, order: SeatOrder, tool: Tool, e: InSlot, place: number): RailSeat {
   const put = (name: string, label: string, m: Measured) =>
     measuredFigure(trail, order, tool, name, `${label} of ${place}`, m, extentRule)
   const neckId = put('across', 'Neck across the slot', e.neckAcross)
@@ -74,13 +71,16 @@ function railSeat(
     neckAlong: put('along', 'Neck along the slot', e.neckAlong),
     left: put('left', 'Left extent', e.left),
     right: put('right', 'Right extent', e.right),
-    leftDoubt: doubtFigure(input, trail, order, tool, 'left', `Left extent of ${place}`, e.left),
-    rightDoubt: doubtFigure(input, trail, order, tool, 'right', `Right extent of ${place}`, e.right),
     front: put('front', 'Front extent', e.front),
     back: put('back', 'Back extent', e.back),
     mass: massFigure(trail, tool),
   }
   const cut = slotFigures(input, trail, { seat: order, tool, place, neck: e.neckAcross, neckId })
+  const doubt = (name: string, label: string, m: Measured) => doubtFigure(input, trail, order, tool, name, `${label} of ${place}`, m) // prettier-ignore
+  const borne = 'shoulders' in e ? restingOf(e, cut.slot, settingOf(input, trail, 'shoulderBearing')) : null
+  const bearing = borne
+    ? { shoulder: put('shoulder', 'Shoulder', borne), shoulderDoubt: doubt('shoulder', 'Shoulder', borne), length: put('length', 'Blade', (e as BladeEnvelope).length) } // prettier-ignore
+    : { leftDoubt: doubt('left', 'Left extent', e.left), rightDoubt: doubt('right', 'Right extent', e.right) }
   return {
     order,
     tool,
@@ -96,6 +96,7 @@ function railSeat(
     neckAlong: e.neckAlong.value,
     rectangular: e.neckShape === 'rectangular',
     oval: e.neckShape === 'round' && e.neckAlong.value > e.neckAcross.value + 1e-9,
-    ids: { ...ids, ...cut.ids },
+    sharp: 'sharp' in e && e.sharp,
+    ids: { ...ids, ...bearing, ...cut.ids },
   }
 }
