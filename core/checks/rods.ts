@@ -56,19 +56,19 @@ function sockets({ model, input }: Subject): Verdict[] {
 
 function straddles(subject: Subject): Verdict[] {
   const { trail, model, input } = subject
-  if (!trail.has('straddleLimit')) return []
-  const limit = trail.get('straddleLimit').value
   return model.seats.flatMap((seat): Verdict[] => {
-    const figure = seat.figures.straddle
+    // two pins of its own, or what all lie across
+    const { straddle: figure, straddleLimit: limitFigure = 'straddleLimit' } = seat.figures
     if (!figure) return []
-    const value = trail.get(figure).value
+    const [value, limit] = [trail.get(figure).value, trail.get(limitFigure).value]
+    const between = seat.rests === 'pin' ? 'pins' : seat.rests
     const level = value < limit - TOLERANCE ? 'stop' : 'pass'
-    const found = `${seat.name} lies ${formatLength(value, input.shop, 'down')} across the ${seat.rests}`
+    const found = `${seat.name} lies ${formatLength(value, input.shop, 'down')} across the ${between}`
     return [
       {
         id: `straddle:${seat.id}`,
         check: 'straddle',
-        title: `Across the ${seat.rests} ${seat.place}`,
+        title: `Across the ${between} ${seat.place}`,
         level,
         says:
           level === 'pass'
@@ -76,7 +76,7 @@ function straddles(subject: Subject): Verdict[] {
             : `${found}: with less than ${formatLength(limit, input.shop, 'up')} it can slip between them.`,
         seats: [seat.id],
         figure,
-        limitFigure: 'straddleLimit',
+        limitFigure,
         measured: { value, limit, sense: 'at least', quantity: 'length', print: 'down' },
         candidates:
           level === 'pass'

@@ -11,7 +11,7 @@ import { doubtFigure, massFigure, measuredFigure } from '../measured-figure'
 import { seatTool } from '../seat-tool'
 import type { Spot } from '../spread'
 import { choices } from './choices'
-import { armRule, besideRule, gapRule, longRule, pairRule, sizeRule } from './rules'
+import { armRule, besideRule, gapRule, longRule, pairRule, sizeRule, straddleLimitRule, straddleRule } from './rules' // prettier-ignore
 
 /** What a rail feels of something on a pin or on two: mm. */
 export interface PinEnvelope {
@@ -65,7 +65,7 @@ export interface Hung extends Spot {
   out: number
   origin: PinEnvelope['origin']
   ids: Record<'left' | 'right' | 'front' | 'mass' | 'arm' | 'out', string> &
-    Partial<Record<'leftDoubt' | 'rightDoubt' | 'slot' | 'needed' | 'neckAcross' | 'hole' | 'holeDoubt', string>>
+    Partial<Record<'slot' | 'needed' | 'neckAcross' | 'straddle' | 'straddleLimit' | 'hole' | 'holeDoubt', string>>
 }
 
 /**
@@ -134,6 +134,11 @@ function one(
       ids: { ...ids, ...sides, hole: put('hole', 'Hole', e.hole!), holeDoubt: doubt('hole', 'Hole', e.hole!) },
     }
   const pair = pairOf(input, trail, order, place, e.neck, doubt('neck', 'Neck', e.neck), put('neckAcross', 'Neck', e.neck), pin) // prettier-ignore
+  const ends = (['left', 'right'] as const).map((side) => ({ extent: sides[side], off: doubt(side, side === 'left' ? 'Left extent' : 'Right extent', e[side]) })) // prettier-ignore
+  const reaches = ({ extent, off }: (typeof ends)[number]): number => trail.get(extent).value - trail.get(off).value
+  const [shorter] = [...ends].sort((a, b) => reaches(a) - reaches(b)) as [(typeof ends)[number]]
+  const straddle = `straddle:${order.id}`
+  trail.derive(straddle, `Head ${place} across its pins`, 2 * reaches(shorter), straddleRule, `2 × ({${shorter.extent}} − {${shorter.off}})`, { print: 'down' }) // prettier-ignore
   const beside = (side: 'left' | 'right', label: string): { id: string; value: number } => {
     const value = Math.max(e[side].value, (pair.apart + pin) / 2)
     const id = `${side}Past:${order.id}`
@@ -151,11 +156,11 @@ function one(
       ...ids,
       left: left.id,
       right: right.id,
-      leftDoubt: doubt('left', 'Left extent', e.left),
-      rightDoubt: doubt('right', 'Right extent', e.right),
       slot: pair.gapId,
       needed: pair.gapId,
       neckAcross: pair.neckId,
+      straddle,
+      straddleLimit: pair.limitId,
     },
   }
 }
@@ -170,11 +175,14 @@ function pairOf(
   doubtId: string,
   neckId: string,
   pin: number,
-): { apart: number; gapId: string; neckId: string } {
+): { apart: number; gapId: string; neckId: string; limitId: string } {
   const fit = FIT_SETTING[optionOf(choices, input, 'fit') as Fit]
   const play = settingOf(input, trail, fit)
   const gapId = `pinGap:${id}`
   const gap = trail.derive(gapId, `Gap between the pins ${place}`, neck.value + trail.get(doubtId).value + play, gapRule, `{${neckId}} + {${doubtId}} + {${fit}}`, { print: 'up' }) // prettier-ignore
   const apart = trail.derive(`apart:${id}`, `Pins ${place} apart`, gap + pin, pairRule, `{${gapId}} + {thickness:rod}`)
-  return { apart, gapId, neckId }
+  const bearing = settingOf(input, trail, 'bearing')
+  const limitId = `straddleLimit:${id}`
+  trail.derive(limitId, `Head ${place} must be longer than`, gap + pin + play + bearing, straddleLimitRule, `{${gapId}} + {thickness:rod} + {${fit}} + {bearing}`, { print: 'up' }) // prettier-ignore
+  return { apart, gapId, neckId, limitId }
 }

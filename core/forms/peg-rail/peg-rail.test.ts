@@ -51,6 +51,24 @@ describe('a peg rail', () => {
     expect((right!.at.x + left!.at.x) / 2).toBe(80 + 60 + 25 + 35)
   })
 
+  it('stops at a head that can slip between its two pins', () => {
+    const across = (headWidth: number, headLength = headWidth) => {
+      const d = design(rail([{ ...mallet, measures: { ...mallet.measures, headWidth, headLength } }]))
+      return d.verdicts.find((v) => v.check === 'straddle')!
+    }
+    // 30, sliding 3, one pin of 16, 3 of play, and a bearing of 6
+    expect(across(58)).toMatchObject({ level: 'pass', measured: { value: 58, limit: 58 } })
+    expect(across(57)).toMatchObject({ level: 'stop', seats: ['s-mallet'], says: 'Mallet lies 57 mm across the pins: with less than 58 mm it can slip between them.' }) // prettier-ignore
+    // one side is shorter: a face that stands out on the other doesn’t hold it
+    const uneven = {
+      ...mallet,
+      measures: { handleWidth: 30, handleThickness: 30, headWidth: 40, headLength: 140, faceReach: 20 },
+    }
+    const input = rail([uneven])
+    const turned = { ...input, holder: { ...input.holder, seats: input.holder.seats.map((s) => ({ ...s, turn: 1 as const })) } } // prettier-ignore
+    expect(design(turned).verdicts.find((v) => v.check === 'straddle')).toMatchObject({ level: 'stop', measured: { value: 40, limit: 58 } }) // prettier-ignore
+  })
+
   it('hangs a ring by the top of its hole, and a loop below its pin', () => {
     const slope = Math.tan((8 * Math.PI) / 180)
     const half = 8 / Math.cos((8 * Math.PI) / 180)
