@@ -1,9 +1,9 @@
-import { formOf } from '../forms/all-forms'
 import { intoEdge, openingKey, openingRows, seatedBoards, type Board, type Opening } from '../model/model'
 import { materialOf, type Material } from '../shop/materials'
 import { formatMass, massUnitFor } from '../units/mass'
 import { GRAVITY, GRAVITY_TEXT } from '../units/gravity'
 import { acrossGrainRule, fingerRule } from './rules'
+import { stockAsked } from './stock-asked'
 import { limitFrom, remedy, TOLERANCE, type Check, type Subject } from './subject'
 import type { Remedy, Verdict } from './verdict'
 import { wider } from './web'
@@ -161,11 +161,10 @@ function candidates(
   short: number,
 ): Remedy[] {
   const { input } = subject
-  const key = `${board.id}Stock`
-  const asked = formOf(input.holder.form)?.choices.some((c) => c.key === key && c.type === 'stock')
+  const key = stockAsked(subject, board)
   const boards = input.shop.stock.filter((s) => s.id !== board.stock && (s.form === 'board' || s.form === 'sheet'))
   return [
-    ...(asked
+    ...(key
       ? boards.slice(0, MOST_BOARDS).map((s) => remedy(`Make it from ${s.name}`, { kind: 'choice', key, value: s.id }))
       : []),
     ...wider(subject, worst.end, worst.end === 'gap' ? 'Gap' : 'Margin', short),

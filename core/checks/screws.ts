@@ -7,7 +7,6 @@ import {
   thinThread,
   yieldLoad,
 } from '../fit/screw'
-import { formOf } from '../forms/all-forms'
 import { wallScrew } from '../forms/fastening/wall'
 import { boardOf, type Board, type Fastener, type Joint } from '../model/model'
 import { boardBox } from '../model/standing'
@@ -18,6 +17,7 @@ import { briefForce, forceUnitFor } from '../units/force'
 import { GRAVITY, GRAVITY_TEXT } from '../units/gravity'
 import { handOn, loadsOf, type Load } from './loads'
 import { glueRule, pullRule, screwEdgeRule, shearLoadRule, shearRule, withdrawalRule } from './rules'
+import { stockAsked } from './stock-asked'
 import { limitFrom, offer, remedy, TOLERANCE, type Check, type Subject } from './subject'
 import type { Level, Remedy, Verdict } from './verdict'
 
@@ -216,11 +216,10 @@ function higher({ input, trail, model }: Subject): Remedy[] {
 }
 
 /** A sheet for the boards that are screwed into by their end grain, where the form asks what they are made from. */
-function sheets({ input, model }: Subject, { screws }: Carrying): Remedy[] {
-  const roles = model.boards
-    .filter((b) => screws.some((f) => f.endGrain && f.into === b.id))
-    .map((b) => `${b.role}Stock`)
-  const key = formOf(input.holder.form)?.choices.find((c) => c.type === 'stock' && roles.includes(c.key))?.key
+function sheets(subject: Subject, { screws }: Carrying): Remedy[] {
+  const { input, model } = subject
+  const into = model.boards.filter((b) => screws.some((f) => f.endGrain && f.into === b.id))
+  const key = into.map((b) => stockAsked(subject, b)).find((k) => k !== null)
   const stock = input.shop.stock.filter((s) => s.form === 'sheet')
   return key ? stock.slice(0, 3).map((s) => remedy(`Make it from ${s.name}`, { kind: 'choice', key, value: s.id })) : []
 }

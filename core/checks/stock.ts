@@ -1,10 +1,10 @@
-import { stockOf } from '../forms/choice-value'
 import { formOf } from '../forms/all-forms'
 import type { Board, Rod, Seat } from '../model/model'
 import { layersLeft, stillCut } from '../model/work'
 import { isEnough, isRound, mayTurn, piecesOf } from '../shop/pieces-of-stock'
 import type { Stock } from '../shop/shop'
 import { formatLength } from '../units/format-length'
+import { stockAsked } from './stock-asked'
 import { letFollow, offer, remedy, TOLERANCE, type Check, type Subject } from './subject'
 import type { Remedy, Verdict } from './verdict'
 
@@ -78,8 +78,9 @@ function otherStock(subject: Subject, part: Part): Remedy[] {
   const { input } = subject
   const { stock } = part
   const { choices } = formOf(input.holder.form)!
+  const key = stockAsked(subject, part.of)
   return choices.flatMap((choice): Remedy[] => {
-    if (choice.type !== 'stock' || stockOf(choices, input, choice.key)?.id !== stock.id) return []
+    if (choice.type !== 'stock' || choice.key !== key) return []
     const away = (s: Stock): number => Math.abs(s.thickness - stock.thickness)
     return input.shop.stock
       .filter((s) => s.id !== stock.id && choice.of.includes(s.form) && isRound(s.form) === isRound(stock.form))
