@@ -224,8 +224,9 @@ export const SETTINGS = {
     'Screw to an end, times its diameter',
     4,
     [1, 15],
-    'With a pilot hole, which is always bored; 7 without one.',
+    'With a pilot hole, which is always bored.',
   ),
+  bradEnd: ratio('Limits', 'Brad to an end, times its thickness', 7, [1, 30], 'No hole is bored for it.'),
   glueTimes: ratio(
     'Limits',
     'Glue, times the screws',

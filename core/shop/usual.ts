@@ -9,7 +9,7 @@ export const OUTFITS = ['hand', 'small', 'full'] as const
 export type Outfit = (typeof OUTFITS)[number]
 
 export const OUTFIT_SAYS: Record<Outfit, { label: string; has: string }> = {
-  hand: { label: 'a few hand tools', has: 'hand drill, handsaw, jigsaw, a dozen bits' },
+  hand: { label: 'a few hand tools', has: 'hand drill, handsaw, jigsaw, a dozen or so bits' },
   small: { label: 'a small powered shop', has: 'drill press, circular saw, jigsaw, router, a drawer of bits' },
   full: { label: 'well equipped', has: 'table saw, band saw, mitre saw, router table, bits in every size' },
 }
@@ -29,25 +29,39 @@ function rows<L extends ListKey>(list: L, given: readonly Given<L>[]): Row<L>[] 
   })
 }
 
+/** Bits that pilot holes are bored with. */
+const PILOTS = { mm: [2, 2.5, 3], in: [5 / 64, 3 / 32, 7 / 64] }
+
 const SIZES: Record<Outfit, Record<'mm' | 'in', Partial<Record<BitKind, number[]>>>> = {
   hand: {
-    mm: { 'brad-point': [6, 8, 10], spade: [12, 16, 20, 22, 25, 28, 32, 35, 38] },
-    in: { 'brad-point': [1 / 4, 3 / 8], spade: [1 / 2, 5 / 8, 3 / 4, 7 / 8, 1, 1.125, 1.25, 1.375, 1.5] },
+    mm: { twist: PILOTS.mm, 'brad-point': [6, 8, 10], spade: [12, 16, 20, 22, 25, 28, 32, 35, 38] },
+    in: {
+      twist: PILOTS.in,
+      'brad-point': [1 / 4, 3 / 8],
+      spade: [1 / 2, 5 / 8, 3 / 4, 7 / 8, 1, 1.125, 1.25, 1.375, 1.5],
+    },
   },
   small: {
-    mm: { 'brad-point': [4, 6, 8, 10], forstner: [12, 16, 20, 22, 25, 28, 30, 32, 35, 38, 40] },
+    mm: {
+      twist: PILOTS.mm,
+      'brad-point': [4, 6, 8, 10],
+      forstner: [12, 16, 20, 22, 25, 28, 30, 32, 35, 38, 40],
+    },
     in: {
+      twist: PILOTS.in,
       'brad-point': [1 / 8, 1 / 4, 3 / 8],
       forstner: [1 / 2, 5 / 8, 3 / 4, 7 / 8, 1, 1.125, 1.25, 1.375, 1.5, 1.625],
     },
   },
   full: {
     mm: {
+      twist: PILOTS.mm,
       'brad-point': [3, 4, 5, 6, 8, 10],
       forstner: [12, 14, 15, 16, 18, 20, 22, 24, 25, 26, 28, 30, 32, 34, 35, 36, 38, 40, 45, 50],
       'hole saw': [60, 68, 76],
     },
     in: {
+      twist: PILOTS.in,
       'brad-point': [1 / 8, 3 / 16, 1 / 4, 5 / 16, 3 / 8],
       forstner: Array.from({ length: 13 }, (_, i) => 0.5 + i / 8).filter((n) => n <= 2),
       'hole saw': [2.25, 2.5, 3],

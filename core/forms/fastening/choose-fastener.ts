@@ -1,4 +1,4 @@
-import { pilotFor, rootDiameter, screwDiameter } from '../../fit/screw'
+import { pilotFor, screwDiameter } from '../../fit/screw'
 import type { Row } from '../../shop/lists'
 import type { Shop } from '../../shop/shop'
 
@@ -48,16 +48,16 @@ export const bradsFor = ({ side, room }: Wanted, shop: Pick<Shop, 'brads' | 'set
     .filter((b) => b.length > side && b.length <= side + room - shop.settings.pointKeep)
     .sort((a, b) => b.length - a.length)
 
-/**
- * The pilot hole that is bored for a screw: the largest owned bit that is no wider than it should be, else as it should
- * be; mm.
- */
+/** How far a bit may be from what a pilot hole should be, as parts of it: a wider one holds less, a narrower one may split. */
+const NEAR_PILOT = [0.8, 1.1] as const
+
+/** The pilot hole that is bored for a screw: by the owned bit that is nearest to it, else as it should be; mm. */
 export function pilotBit(gauge: number, density: number, shop: Pick<Shop, 'bits'>): number {
   const wanted = pilotFor(gauge, density)
   const near = shop.bits
     .filter((b) => !b.toBuy && (b.kind === 'twist' || b.kind === 'brad-point'))
     .map((b) => b.diameter)
-    .filter((d) => d <= rootDiameter(gauge) && d >= wanted * 0.75)
+    .filter((d) => d >= wanted * NEAR_PILOT[0] && d <= wanted * NEAR_PILOT[1])
     .sort((a, b) => Math.abs(a - wanted) - Math.abs(b - wanted))
   return near[0] ?? wanted
 }

@@ -60,8 +60,8 @@ function joinBy(model: PlannedModel, shop: Shop, joint: Joint, around: Around): 
 }
 
 function positions({ contact: { along } }: Line, kind: Unplaced, { settings }: Shop): number[] {
-  const every = kind.kind === 'brad' ? settings.bradSpacing : settings.screwSpacing
-  return spaced(along.from, along.to, settings.screwEnd * kind.diameter, every)
+  const [every, end] = kind.kind === 'brad' ? [settings.bradSpacing, settings.bradEnd] : [settings.screwSpacing, settings.screwEnd] // prettier-ignore
+  return spaced(along.from, along.to, end * kind.diameter, every)
 }
 
 /** Puts fasteners where they are wanted, or as near to it as they are clear of everything. */

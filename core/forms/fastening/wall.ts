@@ -1,10 +1,10 @@
-import { pilotFor, screwDiameter } from '../../fit/screw'
+import { screwDiameter } from '../../fit/screw'
 import type { Fastener, Place } from '../../model/model'
 import { boardBox } from '../../model/standing'
 import { optionOf } from '../choice-value'
 import type { PlanInput, PlannedModel } from '../form'
 import { hangingChoices } from '../hanging-choices'
-import { screwsFor } from './choose-fastener'
+import { pilotBit, screwsFor } from './choose-fastener'
 import { nearestFree, spaced, type Around, type Unplaced } from './places'
 
 /** From an edge of the back to a row of screws into the wall, mm. */
@@ -37,7 +37,7 @@ export function wallScrew(model: PlannedModel, input: PlanInput): Unplaced | nul
     side,
     bite: Math.min(screw.length - side, deep),
     endGrain: false,
-    pilot: pilotFor(screw.gauge, wallDensity),
+    pilot: pilotBit(screw.gauge, wallDensity, shop),
     joint: null,
   }
 }

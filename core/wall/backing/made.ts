@@ -1,4 +1,4 @@
-import { pilotFor, screwDiameter } from '../../fit/screw'
+import { screwDiameter } from '../../fit/screw'
 import { pilotBit, screwsFor } from '../../forms/fastening/choose-fastener'
 import type { Board, Fastener, Joint } from '../../model/model'
 import { densityOf } from '../../shop/materials'
@@ -52,7 +52,7 @@ function wallScrew(
   if (anchor) return { ...anchor, kind: 'screw', into: null, side, endGrain: false, pilot: anchor.hole, joint: null }
   const [screw] = screwsFor({ side, room: studDepth, edge: 15 }, shop)
   if (!screw) return null
-  return { kind: 'screw', item: screw.id, name: screw.name, diameter: screwDiameter(screw.gauge), length: screw.length, gauge: screw.gauge, into: null, side, bite: Math.min(screw.length - side, studDepth), endGrain: false, pilot: pilotFor(screw.gauge, wallDensity), joint: null } // prettier-ignore
+  return { kind: 'screw', item: screw.id, name: screw.name, diameter: screwDiameter(screw.gauge), length: screw.length, gauge: screw.gauge, into: null, side, bite: Math.min(screw.length - side, studDepth), endGrain: false, pilot: pilotBit(screw.gauge, wallDensity, shop), joint: null } // prettier-ignore
 }
 
 /**
