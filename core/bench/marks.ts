@@ -47,6 +47,20 @@ export const EDGES = {
   post: { from: 'back edge', to: 'front edge' },
 } as const satisfies Record<Board['placement']['lies'], { from: string; to: string }>
 
+/** Which of its seat's openings in a board one is: to the left or right, nearer to one edge or the other, or by number. */
+function whichOf(board: Board, opening: Opening): string {
+  const all = board.openings.filter((o) => o.seat === opening.seat)
+  if (all.length < 2) return ''
+  const places = (of: (o: Opening) => number): number[] =>
+    all.map(of).sort((a, b) => a - b).filter((v, i, sorted) => i === 0 || v - sorted[i - 1]! > SAME_PLACE) // prettier-ignore
+  const [xs, ys] = [places((o) => o.centre.x), places((o) => o.centre.y)]
+  const { from, to } = EDGES[board.placement.lies]
+  if (all.length === 2 && xs.length === 2) return opening.centre.x - xs[0]! > SAME_PLACE ? ', right' : ', left'
+  if (all.length === 2 && ys.length === 2) return `, ${(opening.centre.y - ys[0]! > SAME_PLACE ? to : from).replace(' edge', '')}` // prettier-ignore
+  const inOrder = [...all].sort((a, b) => a.centre.x - b.centre.x || a.centre.y - b.centre.y)
+  return `, ${inOrder.indexOf(opening) + 1} of ${all.length}`
+}
+
 /** Every mark of one board, the edge from which they are counted across, and the chain from main mark to main mark. */
 export interface MarkedBoard {
   board: string
@@ -84,10 +98,7 @@ export function boardMarks(model: HolderModel, board: Board, format: LengthForma
   }
   for (const opening of [...board.openings].sort((a, b) => a.centre.x - b.centre.x || a.centre.y - b.centre.y)) {
     const seat = model.seats.find((s) => s.id === opening.seat)
-    const pair = board.openings.filter((o) => o.seat !== null && o.seat === opening.seat)
-    const left = pair.every((o) => o.centre.x >= opening.centre.x)
-    const side = pair.length < 2 ? '' : left ? ', left' : ', right'
-    const name = seat ? `${seat.place}${side}` : named(opening)
+    const name = seat ? `${seat.place}${whichOf(board, opening)}` : named(opening)
     const { x, y } = opening.centre
     const about = { seat: opening.seat, figure: opening.figures.x, depth: opening.depth }
     const sawn = opening.opensTo !== null

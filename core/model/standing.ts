@@ -55,13 +55,13 @@ export const rodEnd = ({ at, toward, length }: Rod): Place => ({
   z: at.z + toward.z * length,
 })
 
-/** The box of a rod: its ends' circles are taken as spheres. */
+/** The box of a rod: along its axis it ends where its ends do. */
 export function rodBox(rod: Rod): Box {
   const end = rodEnd(rod)
-  const r = rod.diameter / 2
-  const from = (axis: 'x' | 'y' | 'z'): readonly [number, number] => [
-    Math.min(rod.at[axis], end[axis]) - r,
-    Math.max(rod.at[axis], end[axis]) + r,
-  ]
+  const from = (axis: 'x' | 'y' | 'z'): readonly [number, number] => {
+    // how far the circles of its ends reach along this axis
+    const r = (rod.diameter / 2) * Math.sqrt(Math.max(0, 1 - rod.toward[axis] ** 2))
+    return [Math.min(rod.at[axis], end[axis]) - r, Math.max(rod.at[axis], end[axis]) + r]
+  }
   return { x: from('x'), y: from('y'), z: from('z') }
 }

@@ -9,7 +9,7 @@ import { sawFor } from './machines'
 import { RIPPING } from './sawing-cautions'
 import { step, wants, type Bench, type Step } from './step'
 import { MINUTES } from './times'
-import { fewNames, lower } from './words'
+import { theName, theNames } from './words'
 
 /** Boards with the same bevel on the same width and thickness: one set-up of the saw. */
 function alikeBevels(boards: readonly Board[]): Board[][] {
@@ -32,7 +32,7 @@ export function blankSteps({ model, shop }: Bench): Step[] {
       step({
         id: `bevel:${alike[0]!.id}`,
         kind: 'bevel',
-        title: alike.length === 1 ? `Rip the bevel of the ${b.name.toLowerCase()}` : `Rip the bevels of ${fewNames(alike.map((x) => lower(x.name)))}`, // prettier-ignore
+        title: alike.length === 1 ? `Rip the bevel of ${theName(b.name)}` : `Rip the bevels of ${theNames(alike.map((x) => x.name))}`, // prettier-ignore
         parts: ids,
         settings: [
           { label: 'Saw', value: saw?.name ?? NO_SAW },
@@ -60,7 +60,7 @@ export function blankSteps({ model, shop }: Bench): Step[] {
       return step({
         id: `layer:${b.id}`,
         kind: 'layer',
-        title: `Glue the ${b.name.toLowerCase()} up from ${b.layers} layers`,
+        title: `Glue ${theName(b.name)} up from ${b.layers} layers`,
         parts: [b.id],
         settings: [
           { label: 'Glue', value: glue?.name ?? 'wood glue' },

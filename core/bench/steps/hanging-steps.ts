@@ -1,8 +1,12 @@
+import type { Fastener } from '../../model/model'
 import { formatMass, massUnitFor } from '../../units/mass'
 import { driveOf, easeOf, jointOf } from './features'
-import { fastenersText } from './joining-steps'
+import { clearanceFor, fastenersText } from './joining-steps'
 import { cautionsAt, step, wants, wantsDry, type Bench, type Step } from './step'
 import { MINUTES } from './times'
+
+/** Whether screws stand at more than one height. */
+const severalRows = (screws: readonly Fastener[]): boolean => new Set(screws.map((f) => f.at.z.toFixed(1))).size > 1
 
 /** Readying the wall, finish, hanging and the proof. */
 export function hangingSteps(bench: Bench): Step[] {
@@ -45,11 +49,16 @@ export function hangingSteps(bench: Bench): Step[] {
       kind: 'hang',
       title: 'Hang it',
       parts: all,
-      settings: fastenersText(intoWall, bench).map((value) => ({ label: 'With', value })),
+      settings: [
+        ...fastenersText(intoWall, bench).map((value) => ({ label: 'With', value })),
+        ...(intoWall.length > 0 ? [clearanceFor(intoWall, bench)] : []),
+      ],
       says: strip
         ? ['Over the wall’s strip from above, then down until it seats; the foot lies on the wall below.']
         : intoWall.length > 0
-          ? ['One screw in the upper row first; pivot it level; then the rest.']
+          ? [
+              `Clearance holes at the marks for the wall, countersunk in front. One screw${severalRows(intoWall) ? ' in the upper row' : ''} first; pivot it level; then the rest.`,
+            ]
           : ['No screw of the shop is long enough for the back and the wall behind it: see the checks.'],
       cautions: [
         'Nothing heavy above head height, or over a bed, a seat or a child’s reach; edges and points covered.',

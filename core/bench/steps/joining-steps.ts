@@ -6,7 +6,7 @@ import { usualGlue } from '../../shop/usual-choice'
 import { cutOf, driveOf, easeOf, jointOf, markOf, slantOf } from './features'
 import { cautionsAt, isWall, step, wants, type Bench, type Step, type Want } from './step'
 import { MINUTES } from './times'
-import { fewNames, lower } from './words'
+import { fewNames, lower, theName, theNames } from './words'
 
 export const DRY_FIT = 'dry fit'
 
@@ -46,6 +46,15 @@ export function fastenersText(fasteners: readonly Fastener[], { shop }: Pick<Ben
   return [...kinds.values()].map(({ count, f }) => `${count} × ${f.name}${f.pilot === null ? '' : `, pilot ${formatLength(f.pilot, { ...shop, gridMm: 0.5, gridIn: 64 })}`}`) // prettier-ignore
 }
 
+/** The hole that a screw goes through freely. */
+export const clearanceFor = (
+  [screw]: readonly Fastener[],
+  { shop }: Pick<Bench, 'shop'>,
+): Step['settings'][number] => ({
+  label: 'Clearance hole',
+  value: formatLength(screw!.diameter + 0.3, { ...shop, gridMm: 0.5, gridIn: 64 }, 'up'),
+})
+
 /** Putting it together: a dry fit, then each joint as soon as what it must wait for is done. */
 export function joiningSteps(bench: Bench): Step[] {
   const { model, shop } = bench
@@ -63,7 +72,7 @@ export function joiningSteps(bench: Bench): Step[] {
     says: [
       'Without glue, every part where it goes: joints closed, square, nothing rocks.',
       ...(model.seats.length > 0 ? ['Try each tool in its place. A hole that is tight is opened now, not later.'] : []),
-      ...(model.rods.some((r) => r.role !== 'pipe') ? ['Rods go in before the second end goes on.'] : []),
+      ...(model.rods.some((r) => betweenEnds(model, r.id)) ? ['Rods go in before the second end goes on.'] : []),
     ],
     makes: [DRY_FIT],
     wants: ready,
@@ -72,6 +81,10 @@ export function joiningSteps(bench: Bench): Step[] {
   })
   return [fit, ...grouped(model).map((group) => joinStep(bench, group))].map((s) => ({ ...s, settings: [...s.settings], cautions: [...s.cautions, ...openTime(s, shop, model)] })) // prettier-ignore
 }
+
+/** Whether a rod is fixed in a socket at either end: it can't go in any more when both stand. */
+const betweenEnds = (model: HolderModel, rod: string): boolean =>
+  model.joints.filter((j) => j.by === 'socket' && j.glued && j.parts.includes(rod)).length > 1
 
 const needsMarks = (model: HolderModel, id: string): boolean =>
   (model.boards.find((b) => b.id === id)?.openings.length ?? 0) > 0
@@ -84,7 +97,7 @@ function joinStep(bench: Bench, group: readonly Joint[]): Step {
   const glue = usualGlue(shop)
   const glued = group.some((j) => j.glued)
   const through = nameOf(model, first!.parts[0])
-  const others = group.map((j) => lower(nameOf(model, j.parts[1])))
+  const others = group.map((j) => nameOf(model, j.parts[1]))
   const earlier = [...new Set(group.flatMap((j) => before(model, j)))].filter((o) => !orders.includes(o))
   const screws = fasteners.filter((f) => f.kind === 'screw')
   // a wall's own strips have their bevel up
@@ -97,19 +110,19 @@ function joinStep(bench: Bench, group: readonly Joint[]): Step {
     kind: 'join',
     title:
       first!.by === 'loose'
-        ? `Try the ${others[0]} in its place`
+        ? `Try ${theName(others[0]!)} in its place`
         : strip
           ? `${strip.name}, the bevel down and against the wall`
-          : `Join ${lower(through)} and ${fewNames(others)}`,
+          : `Join ${lower(through)} and ${fewNames(others.map(lower))}`,
     parts: [...new Set(group.flatMap((j) => j.parts))],
     settings: [
       ...fastenersText(fasteners, bench).map((value, i) => ({ label: i === 0 ? 'With' : 'and', value })),
       ...(glued ? [{ label: 'Glue', value: glue?.name ?? 'wood glue' }] : []),
-      ...(screws.length > 0 ? [{ label: 'Clearance hole', value: formatLength(screws[0]!.diameter + 0.3, { ...shop, gridMm: 0.5, gridIn: 64 }, 'up') }] : []), // prettier-ignore
+      ...(screws.length > 0 ? [clearanceFor(screws, bench)] : []),
     ],
     says: [
       `${first!.fixing}.`,
-      ...(screws.length > 0 ? [`Clearance hole and countersink in the ${lower(through)}, pilot hole ${formatLength(Math.max(...screws.map((f) => f.bite)), shop, 'down')} deep in the other; soap or wax on the thread in hard wood.`] : []), // prettier-ignore
+      ...(screws.length > 0 ? [`Clearance hole and countersink in ${theName(through)}, pilot hole ${formatLength(Math.max(...screws.map((f) => f.bite)), shop, 'down')} deep in the other; soap or wax on the thread in hard wood.`] : []), // prettier-ignore
       ...(fasteners.length === 0 && (first!.by === 'screws' || first!.by === 'brads') ? ['No screw of the shop fits here: glue and clamp it, or buy one of the length that the checks name.'] : []), // prettier-ignore
       ...(strip ? ['Look at it from its end as drawn: its wide face towards the wall, the sharp edge lowest. The strip on the wall is the mirror of it, sharp edge up.'] : []), // prettier-ignore
     ],
@@ -142,17 +155,19 @@ const standingAfter = (model: HolderModel, orders: readonly number[]): string[] 
 
 /** Joints that would close the way to screws of these if they were made before. */
 function notYet(model: HolderModel, orders: readonly number[]): string[] {
-  const later = model.joints.filter((j) => !orders.includes(j.order) && j.order > Math.max(...orders))
-  const blocking = later.filter((j) => orders.some((o) => blocks(model, j, o)))
-  const names = [...new Set(blocking.flatMap((j) => j.parts.filter((p) => !orders.some((o) => model.joints.find((x) => x.order === o)!.parts.includes(p)))))] // prettier-ignore
-  return names.length > 0 ? [`Not yet the ${fewNames(names.map((id) => lower(nameOf(model, id))))}: it would cover these screws.`] : [] // prettier-ignore
+  const blocking = model.joints.filter((j) => j.order > Math.max(...orders))
+  const names = [...new Set(blocking.flatMap((j) => orders.flatMap((o) => blockersOf(model, j, o))))]
+  return names.length > 0 ? [`Not yet ${theNames(names.map((id) => nameOf(model, id)))}: ${names.length === 1 ? 'it' : 'they'} would cover these screws.`] : [] // prettier-ignore
 }
 
-/** Whether the parts of a joint stand in the way of the driver for another joint's screws. */
-function blocks(model: HolderModel, joint: Joint, order: number): boolean {
+/** Whether parts of a joint stand in the way of the driver for another joint's screws. */
+const blocks = (model: HolderModel, joint: Joint, order: number): boolean => blockersOf(model, joint, order).length > 0
+
+/** Those parts of a joint that do. */
+function blockersOf(model: HolderModel, joint: Joint, order: number): string[] {
   const own = model.joints.find((j) => j.order === order)!
   const drivers = model.fasteners.filter((f) => f.joint === order).map(driverBox)
-  return joint.parts.some((id) => {
+  return joint.parts.filter((id) => {
     if (own.parts.includes(id)) return false
     const board = model.boards.find((b) => b.id === id)
     const rod = model.rods.find((r) => r.id === id)

@@ -7,12 +7,12 @@ import { tipped } from '../../model/tilt'
 import { formatAngle } from '../../units/angle'
 import { formatLength } from '../../units/format-length'
 import { MINUTES } from './times'
-import { lower, running } from './words'
+import { running, theName, upper } from './words'
 
 const FACE: Record<Board['placement']['lies'], string> = {
   flat: 'the upper face',
   upright: 'the face that goes to the wall',
-  end: 'the face towards the datum end',
+  end: 'the face towards the datum, its end at the wall being the datum end',
   post: 'the face towards the datum, its lower end being the datum end',
 }
 
@@ -35,7 +35,7 @@ function markStep(model: Bench['model'], board: Board, shop: Bench['shop']): Ste
     step({
       id: `mark:${board.id}`,
       kind: 'mark',
-      title: `Mark out the ${board.name.toLowerCase()}`,
+      title: `Mark out ${theName(board.name)}`,
       parts: [board.id],
       settings: [
         { label: 'Mark on', value: face },
@@ -43,7 +43,7 @@ function markStep(model: Bench['model'], board: Board, shop: Bench['shop']): Ste
       ],
       says: [
         `Write ‘${board.name}’ on ${face}, with an arrow to its ${EDGES[board.placement.lies].to} and a cross at the datum end.`,
-        ...(board.openings.length > 0 ? ['Hook the rule on the datum end and don’t move it: every mark of the stick in one go; cross the waste side of each saw line.'] : []), // prettier-ignore
+        ...(board.openings.length > 0 ? [`Hook the rule on the datum end and don’t move it: every mark of the stick in one go${board.openings.some((o) => o.opensTo !== null) ? '; cross the waste side of each saw line' : ''}.`] : []), // prettier-ignore
         ...slopes(board, shop),
         ...places,
         ...screws,
@@ -94,7 +94,7 @@ function screwLines(model: Bench['model'], board: Board, shop: Bench['shop']): s
     const axis = axesOf(board)
     // through an edge there is nothing to mark on the face
     if (f.toward[axis.thickness] === 0) continue
-    const to = f.into === null ? 'the wall' : `the ${lower(model.boards.find((b) => b.id === f.into)!.name)}`
+    const to = f.into === null ? 'the wall' : theName(model.boards.find((b) => b.id === f.into)!.name)
     const key = `${f.into} ${y.toFixed(2)}`
     const group = groups.get(key) ?? { to, what: f.kind === 'brad' ? 'Brads' : 'Screws', xs: [], y }
     group.xs.push(x)
@@ -119,7 +119,7 @@ function slantedLine(
     onBoard(board, tipped({ x: contact.at, y, z: low }, tip.tilt, tip.about))
   const [a, b] = [at(from), at(to)]
   const place = (p: { x: number; y: number }): string => `${running([p.x], shop)} from the datum end and ${running([p.y], shop)} from the ${EDGES[board.placement.lies].from}` // prettier-ignore
-  return `The ${lower(other.name)} leans by ${formatAngle(Math.abs(tip.tilt))}: draw the line of its lower edge from ${place(a)} to ${place(b)}, and the upper one ${formatLength(other.placement.lies === 'upright' ? other.width : other.thickness, shop)} above it.` // prettier-ignore
+  return `${upper(theName(other.name))} leans by ${formatAngle(Math.abs(tip.tilt))}: draw the line of its lower edge from ${place(a)} to ${place(b)}, and the upper one ${formatLength(other.placement.lies === 'upright' ? other.width : other.thickness, shop)} above it.` // prettier-ignore
 }
 
 /** Where other boards stand on this one, so that glue goes there and nowhere else. */
@@ -144,7 +144,7 @@ function placeLines(model: Bench['model'], board: Board, shop: Bench['shop']): s
     const whole = Math.min(a.x, b.x) < 0.01 && Math.max(a.x, b.x) > board.length - 0.01
     const alongText = whole ? '' : ` and ${span(a.x, b.x)} from the datum end`
     return [
-      `The ${lower(other.name)} stands between ${span(a.y, b.y)} from the ${EDGES[board.placement.lies].from}${alongText}.`,
+      `${upper(theName(other.name))} stands between ${span(a.y, b.y)} from the ${EDGES[board.placement.lies].from}${alongText}.`,
     ]
   })
 }

@@ -9,7 +9,7 @@ import { blankFeatures, boreOf, dustOf, easeOf, fileOf, flareOf, isShaped, markO
 import { bitSpeed, drillFor, sawFor } from './machines'
 import { step, wants, wantsDry, type Bench, type Step } from './step'
 import { MINUTES } from './times'
-import { fewNames, lower } from './words'
+import { listed, theName, theNames } from './words'
 
 /** From here on a bit wants the work clamped and a low speed, mm. */
 const LARGE_BIT = 25
@@ -42,8 +42,8 @@ function boreGroups(boards: readonly Board[]): BoreGroup[] {
 function stacks(boards: readonly Board[]): string[] {
   const look = (b: Board): string => JSON.stringify([b.length, b.width, b.placement.lies, b.openings.map((o) => [o.centre, o.width, o.depth, o.slant])].map(String)) + b.openings.map((o) => `${o.centre.x.toFixed(3)},${o.centre.y.toFixed(3)}`).join(';') // prettier-ignore
   const alike = new Map<string, string[]>()
-  for (const b of boards) alike.set(look(b), [...(alike.get(look(b)) ?? []), lower(b.name)])
-  return [...alike.values()].filter((names) => names.length > 1).map((names) => `Stack the ${fewNames(names)}, datum ends and edges flush, and drill them together.`) // prettier-ignore
+  for (const b of boards) alike.set(look(b), [...(alike.get(look(b)) ?? []), b.name])
+  return [...alike.values()].filter((names) => names.length > 1).map((names) => `Stack ${theNames(names)}, datum ends and edges flush, and drill them together.`) // prettier-ignore
 }
 
 const KINDS: Record<BitKind, string> = {
@@ -115,8 +115,13 @@ const isStep = ({ opening, n }: BoreGroup['bores'][number]): boolean => n >= ope
 function numbered(places: readonly (number | string)[]): string {
   const seats = places.filter((p) => typeof p === 'number')
   const others = [...new Set(places.filter((p) => typeof p === 'string'))]
+  const each = [...new Set(seats)]
+  const times = each.map((place) => seats.filter((p) => p === place).length)
+  const alike = times.every((n) => n === times[0]) ? times[0]! : null
+  const named = each.map((place, i) => (alike === null ? `${place} (${times[i]})` : place)).join(', ')
+  const many = alike !== null && alike > 1 ? `${alike} ${each.length > 1 ? 'at each of ' : 'at '}` : ''
   return [
-    ...(seats.length > 0 ? [`${seats.length === 1 ? 'place' : 'places'} ${seats.join(', ')}`] : []),
+    ...(each.length > 0 ? [`${many}${each.length === 1 ? 'place' : 'places'} ${named}`] : []),
     ...others.map((what) => `${places.filter((p) => p === what).length} for ${what}`),
   ].join(', ')
 }
@@ -194,7 +199,7 @@ function sawStep(shop: Bench['shop'], board: Board, sawn: readonly Opening[]): S
   return step({
     id: `saw:${board.id}`,
     kind: 'saw',
-    title: bored ? `Saw ${sawn.length} ${sawn.length === 1 ? 'slot' : 'slots'} open in the ${lower(board.name)}` : `Saw ${sawn.length} ${closed ? (sawn.length === 1 ? 'opening' : 'openings') : sawn.length === 1 ? 'slot' : 'slots'} in the ${lower(board.name)}`, // prettier-ignore
+    title: bored ? `Saw ${sawn.length} ${sawn.length === 1 ? 'slot' : 'slots'} open in ${theName(board.name)}` : `Saw ${sawn.length} ${closed ? (sawn.length === 1 ? 'opening' : 'openings') : sawn.length === 1 ? 'slot' : 'slots'} in ${theName(board.name)}`, // prettier-ignore
     parts: [board.id],
     settings: [
       { label: 'Saw', value: saw?.name ?? 'none in the shop that cuts this thickness' },
@@ -219,9 +224,24 @@ function sawStep(shop: Bench['shop'], board: Board, sawn: readonly Opening[]): S
   })
 }
 
+/** Boards whose edges tools are drawn over. */
+const OVER_EDGES: ReadonlySet<Board['role']> = new Set(['shelf', 'lip', 'arm', 'hook', 'bar'])
+
+const named = (what: string, boards: readonly Board[]): string[] =>
+  boards.length > 0 ? [`${what} ${theNames(boards.map((b) => b.name))}`] : []
+
 /** Edges eased where hands and tools go, before anything is in the way. */
 export function easeStep({ model, shop }: Bench): Step {
-  const drawn = model.boards.filter((b) => b.openings.length > 0 || b.role === 'shelf' || b.role === 'lip')
+  const drawn = [
+    ...named(
+      'every opening of',
+      model.boards.filter((b) => b.openings.length > 0),
+    ),
+    ...named(
+      'the edges of',
+      model.boards.filter((b) => b.openings.length === 0 && OVER_EDGES.has(b.role)),
+    ),
+  ]
   const round = shop.cutters.find((c) => c.kind === 'round-over' && !c.toBuy)
   return step({
     id: 'ease',
@@ -235,7 +255,7 @@ export function easeStep({ model, shop }: Bench): Step {
       },
     ],
     says: [
-      ...(drawn.length > 0 ? [`Most where tools are drawn across: every opening of the ${fewNames(drawn.map((b) => lower(b.name)))}.`] : []), // prettier-ignore
+      ...(drawn.length > 0 ? [`Most where tools are drawn across: ${listed(drawn)}.`] : []), // prettier-ignore
       'Leave faces that are glued square and sharp.',
     ],
     cautions: ['Dust: a mask, and open the door.'],

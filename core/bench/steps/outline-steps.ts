@@ -6,7 +6,7 @@ import { sawFor } from './machines'
 import { EDGES } from '../marks'
 import { step, wants, wantsDry, type Bench, type Step } from './step'
 import { MINUTES } from './times'
-import { fewNames, lower, running } from './words'
+import { running, theNames } from './words'
 
 /** Sides nearer than this lie on the blank's edge, mm. */
 const ON_EDGE = 1e-6
@@ -31,6 +31,12 @@ export function shapedSides({
   })
 }
 
+/** Which end lines are counted from, where a board has no datum end of its own accord. */
+const datumEnd: Partial<Record<Board['placement']['lies'], readonly string[]>> = {
+  end: ['Its datum end is the one at the wall.'],
+  post: ['Its datum end is the lower one.'],
+}
+
 /** Boards of one shape: laid out once, and sawn in a stack. */
 function alikeShapes(boards: readonly Board[]): Board[][] {
   const groups = new Map<string, Board[]>()
@@ -45,7 +51,7 @@ function alikeShapes(boards: readonly Board[]): Board[][] {
 export function outlineSteps({ model, shop }: Bench, marked: ReadonlySet<string>): Step[] {
   return alikeShapes(model.boards.filter(isShaped)).map((alike) => {
     const [b] = alike as [Board]
-    const names = fewNames(alike.map((x) => lower(x.name)))
+    const names = theNames(alike.map((x) => x.name))
     const saw = sawFor(shop, 'slot', { long: b.length, fence: b.width, thickness: b.thickness, tilt: 0 })
     const stacked = saw === null ? 1 : Math.min(alike.length, Math.floor((saw.greatestDepth ?? b.thickness) / b.thickness)) // prettier-ignore
     const sides = shapedSides(b)
@@ -54,13 +60,14 @@ export function outlineSteps({ model, shop }: Bench, marked: ReadonlySet<string>
     return step({
       id: `shape:${b.id}`,
       kind: 'shape',
-      title: `Saw the ${names} to ${alike.length === 1 ? 'its shape' : 'their shape'}`,
+      title: `Saw ${names} to ${alike.length === 1 ? 'its shape' : 'their shape'}`,
       parts: ids,
       settings: [
         { label: 'Saw', value: saw?.name ?? 'none in the shop that cuts this thickness' },
         { label: 'Blank', value: `${formatLength(b.length, shop)} × ${formatLength(b.width, shop)}` },
       ],
       says: [
+        ...(datumEnd[b.placement.lies] ?? []),
         ...sides.map(({ from, side }) => drawn(from, side, b, shop)),
         ...(curved ? ['Or stick the full-size template on it, on the same edges.'] : []),
         ...(stacked > 1 ? [`Stack ${stacked === alike.length ? 'them' : `${stacked} at a time`}, datum ends and square edges flush, a brad in the waste, and saw them together.`] : []), // prettier-ignore

@@ -6,7 +6,7 @@ import { cutOf, slantOf } from './features'
 import { sawFor } from './machines'
 import { step, wants, type Bench, type Step } from './step'
 import { MINUTES } from './times'
-import { fewNames, lower } from './words'
+import { theName, theNames } from './words'
 
 /** The slanted mouths of pipes: one card for those alike. */
 export function pipeSteps({ model, shop }: Bench): Step[] {
@@ -25,7 +25,7 @@ export function pipeSteps({ model, shop }: Bench): Step[] {
     return step({
       id: `slant:${id}`,
       kind: 'shape',
-      title: alike.length === 1 ? `Cut the mouth of the ${lower(alike[0]!.name)}` : `Cut the mouths of the ${fewNames(alike.map((r) => lower(r.name)))}`, // prettier-ignore
+      title: alike.length === 1 ? `Cut the mouth of ${theName(alike[0]!.name)}` : `Cut the mouths of ${theNames(alike.map((r) => r.name))}`, // prettier-ignore
       parts: alike.map((r) => r.id),
       settings: [
         { label: 'Saw', value: saw?.name ?? 'a fine-toothed handsaw' },

@@ -10,8 +10,19 @@ export const listed = (words: readonly string[]): string =>
 export const fewNames = (names: readonly string[]): string =>
   names.length <= 3 ? listed(names) : `${names.length} parts, ${names[0]!} to ${names.at(-1)!}`
 
+/** Names of parts in a sentence: `the left end`; what is numbered is its own name: `post 1`. */
+export const theNames = (names: readonly string[]): string => {
+  const numbered = names.length <= 3 && /\d/.test(names[0] ?? '')
+  return `${numbered ? '' : 'the '}${fewNames(names.map(lower))}`
+}
+
+/** The name of one part in a sentence. */
+export const theName = (name: string): string => theNames([name])
+
 /** Running figures as printed, each to the nearest grid point by itself. */
 export const running = (values: readonly number[], format: LengthFormat): string =>
   values.map((v) => formatLength(toGrid(v, gridStep(format)), format)).join(' · ')
+
+export const upper = (text: string): string => text.charAt(0).toUpperCase() + text.slice(1)
 
 export const lower = (text: string): string => text.charAt(0).toLowerCase() + text.slice(1)
