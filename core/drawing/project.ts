@@ -11,6 +11,7 @@ import {
   type Point,
 } from '../geometry/outline'
 import { kindOf } from '../footprint/kinds'
+import { stacked } from '../footprint/stack'
 import type { Tool } from '../footprint/tool'
 import type { Board, Opening, Place, Rod, Seat } from '../model/model'
 import { boardBox, placeOn, rodEnd } from '../model/standing'
@@ -170,7 +171,8 @@ function risen(tool: Tool, { turn, tilt = 0, along }: Seat): number {
 }
 
 /** What belongs to one seat in a view. */
-export function seatItem(board: Board, seat: Seat, tool: Tool | undefined, look: Look): SeatItem {
+export function seatItem(board: Board, seat: Seat, one: Tool | undefined, look: Look): SeatItem {
+  const tool = one && stacked(one, seat.stack ?? 1)
   const opening = board.openings.find((o) => o.id === seat.opening)
   const { tilt = 0 } = seat
   // seen square to the face of what it sits in, as that is

@@ -51,6 +51,7 @@ export interface KindSpec<K extends string> {
   knownBy?: K
   profile?: Kind['profile']
   outline?: Kind['outline']
+  stacks?: NoInfer<K>
   battery?: boolean
   /** the view that shows best what it is; the side, where not said */
   shown?: View
@@ -128,6 +129,7 @@ export function defineKind<K extends string>(spec: KindSpec<K>): Kind {
     knownBy: spec.knownBy ?? null,
     profile: spec.profile ?? null,
     outline: spec.outline ?? null,
+    stacks: spec.stacks ?? null,
     battery: spec.battery ?? false,
     shown: spec.shown ?? 'side',
     attitudes: spec.attitudes ?? [{ turn: 0, label: 'face out' }],

@@ -144,6 +144,8 @@ export interface Kind {
   profile: { label: string; from: string; hold: string } | null
   /** an outline can be taken from it: `needed`, or instead of its width and height */
   outline: 'needed' | 'possible' | null
+  /** key of the figure that says how thick one is, of what is kept in stacks; null for what is not */
+  stacks: string | null
   /** it may have a battery: two weights and two balance points */
   battery: boolean
   /** the view that shows best what it is */

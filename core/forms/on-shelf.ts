@@ -1,6 +1,7 @@
 import type { Measured } from '../footprint/kind'
 import { kindOf } from '../footprint/kinds'
 import { part } from '../footprint/neck'
+import { isStack, stacked } from '../footprint/stack'
 import type { Tool } from '../footprint/tool'
 import type { SeatOrder } from '../model/holder'
 import type { Place } from '../model/model'
@@ -39,9 +40,6 @@ export interface ShelfEnvelope {
   out: Measured
   high: Measured
 }
-
-/** Discs and rolls stand on the shelf as a stack: all there are in one place. */
-export const isStack = ({ kind }: Pick<Tool, 'kind'>): boolean => kind === 'ring'
 
 /** How many of a tool stand in one place. */
 const stackOf = (tool: Pick<Tool, 'kind'> & Partial<Pick<Tool, 'count'>>): number =>
@@ -124,6 +122,7 @@ export function onShelf(input: PlanInput, trail: Trail): { standing: OnShelf[]; 
     const out = measuredFigure(trail, order, tool, 'out', `Reach of ${place}`, e.out, outRule)
     const high = measuredFigure(trail, order, tool, 'high', `Height of ${place}`, e.high, highRule)
     const stack = stackOf(tool)
+    const whole = stacked(tool, stack)
     const one = massFigure(trail, tool)
     const mass = stack > 1 && trail.has(one) ? `stackMass:${order.id}` : one
     if (mass !== one) trail.derive(mass, `Weight of stack ${place}`, stack * trail.get(one).value, stackRule, `${stack} × {${one}}`, { quantity: 'mass' }) // prettier-ignore
@@ -137,24 +136,23 @@ export function onShelf(input: PlanInput, trail: Trail): { standing: OnShelf[]; 
       out: e.out.value,
       high: e.high.value,
       stack,
-      origin: originOf(tool, order.turn),
+      origin: originOf(whole, order.turn),
       ids: { left: half, right: half, out, high, mass },
     })
   }
   return { standing: found, refusals }
 }
 
-/** Where a tool's own origin stands from the back, the middle and the underside of the room it takes, as it is turned; mm. */
+/** Where the origin of a tool, or of a stack, stands from the back, the middle and the underside of the room it takes, as it is turned; mm. */
 function originOf(tool: Tool, turn: SeatOrder['turn']): Place {
   const { top, face } = kindOf(tool.kind)!.envelope(tool)
   const { minX, maxX, minY, maxY } = top
   const [x, y] = [(minX + maxX) / 2, (minY + maxY) / 2]
   // the middle of the room as it is turned, from the origin; and half its depth
-  const deep = stackOf(tool) * (maxY - minY)
   const middle = [
-    { x, y, half: deep / 2 },
+    { x, y, half: (maxY - minY) / 2 },
     { x: y, y: -x, half: (maxX - minX) / 2 },
-    { x: -x, y: -y, half: deep / 2 },
+    { x: -x, y: -y, half: (maxY - minY) / 2 },
     { x: -y, y: x, half: (maxX - minX) / 2 },
   ][turn]!
   return { x: -middle.x, y: middle.half - middle.y + (tool.measures.ventClear ?? 0), z: 0 - face.minY }

@@ -6,6 +6,7 @@ import { tippedWay } from '../model/tilt'
 import { densityOf } from '../shop/materials'
 import type { Shop } from '../shop/shop'
 import { centreOfGravity } from '../footprint/balance'
+import { stacked } from '../footprint/stack'
 import { heavier, type Tool } from '../footprint/tool'
 
 /** A volume (mm³) and its middle, in the board's own axes: x, y, and z down from the face. */
@@ -140,7 +141,7 @@ export function toolWeight(
   tool: Tool | undefined,
 ): Weight | null {
   const weight = tool && heavier(tool)
-  const own = weight && centreOfGravity(tool, weight.as === 'mass' ? 'bare' : 'battery')
+  const own = weight && centreOfGravity(stacked(tool, stack), weight.as === 'mass' ? 'bare' : 'battery')
   if (!weight?.kg || !own) return null
   const [c, s] = QUARTERS[turn]
   const [right, out] = [c * own.x - s * own.y, s * own.x + c * own.y]

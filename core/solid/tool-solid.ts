@@ -1,5 +1,6 @@
 import type { Body } from '../footprint/body'
 import { kindOf } from '../footprint/kinds'
+import { stacked } from '../footprint/stack'
 import type { Tool } from '../footprint/tool'
 import { flattened } from '../geometry/flatten'
 import { outlineBounds, type Outline } from '../geometry/outline'
@@ -78,7 +79,7 @@ export function seatMatrix({ turn, tilt = 0, along: lying, at }: Pick<Seat, 'tur
 
 /** A tool where it sits in the holder; null when it has no shape. */
 export function seatedTool(kernel: Kernel, tool: Tool, seat: Seat): Solid | null {
-  const own = toolSolid(kernel, tool)
+  const own = toolSolid(kernel, stacked(tool, seat.stack ?? 1))
   if (!own) return null
   const placed = own.transform(seatMatrix(seat))
   own.delete()

@@ -12,6 +12,7 @@ export const kind = defineKind<Key>({
   covers: ['sanding disc', 'disc', 'tape', 'roll', 'puck', 'grinding disc', 'saw blade'],
   shown: 'face',
   knownBy: 'outerDiameter',
+  stacks: 'thickness',
   fields: {
     outerDiameter: {
       label: 'Outer diameter',

@@ -1,16 +1,22 @@
+import Module from 'manifold-3d'
 import { describe, expect, it } from 'vitest'
 import { benchSteps } from '../../bench/steps/steps'
 import { design } from '../../choose/design'
 import { newSeats } from '../../choose/new-seats'
 import { plainTool, type Tool } from '../../footprint/tool'
-import { rectangle } from '../../geometry/outline'
+import { holderViews } from '../../drawing/views'
+import { outlineBounds, rectangle } from '../../geometry/outline'
 import { boardBox } from '../../model/standing'
 import { usualShop } from '../../shop/usual'
 import { weights } from '../../solid/mass'
+import { seatedTool } from '../../solid/tool-solid'
 import { wrongIn } from '../../../tests/core/worked-out'
 import { formOf } from '../all-forms'
 import type { SeatOrder } from '../../model/holder'
 import type { PlanInput } from '../form'
+
+const kernel = await Module()
+kernel.setup()
 
 const plane = (id: string, wide: number, long = 160): Tool => ({
   ...plainTool(id, 'plane', `Plane ${id}`),
@@ -103,6 +109,17 @@ describe('discs in a berth', () => {
     const { alone, loaded } = weights(d.model!, usualShop(), d.input.tools)
     expect(loaded!.mass - alone!.mass).toBeCloseTo(0.8)
     expect(wrongIn(d.working)).toEqual([])
+    // drawn as thick as all of them, in the room that is kept for it, and so in the solid
+    const [seat] = d.model!.seats
+    const room = [seat!.at.x - seat!.extent.left, seat!.at.x + seat!.extent.right]
+    const front = holderViews(d.model!, d.input.tools, d.input.shop).find((v) => v.name === 'front')!.seats.find((s) => s.seat === 's0')! // prettier-ignore
+    const boxes = front.ghost.map((g) => outlineBounds(g.outline))
+    expect(front.neck.x + Math.min(...boxes.map((b) => b.minX))).toBeCloseTo(room[0]!)
+    expect(front.neck.x + Math.max(...boxes.map((b) => b.maxX))).toBeCloseTo(room[1]!)
+    const solid = seatedTool(kernel, heavy, seat!)!
+    const { min, max } = solid.boundingBox()
+    solid.delete()
+    expect([min[0], max[0]]).toEqual([expect.closeTo(room[0]!, 3), expect.closeTo(room[1]!, 3)])
     expect(newSeats(formOf('hook')!, [{ ...discs, count: 3 }], usualShop(), () => `s${n++}`)).toHaveLength(3)
   })
 })

@@ -1,5 +1,6 @@
 import type { HolderForm } from '../form'
-import { isStack, shelfEnvelope } from '../on-shelf'
+import { isStack } from '../../footprint/stack'
+import { shelfEnvelope } from '../on-shelf'
 import { choices } from './choices'
 import { planBerth } from './plan'
 

@@ -9,7 +9,7 @@ import { inSlot } from './seats'
 export const form: HolderForm = {
   id: 'finger-rail',
   name: 'Finger rail',
-  purpose: 'for anything that hangs by its head from a narrower neck, and for blades under their handles',
+  purpose: 'for heads over a narrower neck, and handles over a blade',
   choices,
   lacks: (tool) => {
     const kind = kindOf(tool.kind)
