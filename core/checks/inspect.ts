@@ -20,6 +20,7 @@ import { checkSag } from './sag'
 import { checkScrews } from './screws'
 import { checkSeen } from './seen'
 import { checkSockets } from './socket'
+import { checkCheekSag } from './cheek-sag'
 import { checkStock } from './stock'
 import type { Check } from './subject'
 import type { Verdict } from './verdict'
@@ -41,6 +42,7 @@ const CHECKS: readonly Check[] = [
   checkArms,
   checkHooks,
   checkMagnets,
+  checkCheekSag,
   checkTipping,
   checkKnocking,
   checkSeen,

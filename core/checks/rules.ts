@@ -66,6 +66,15 @@ export const spineSagRule: Rule = {
   says: 'A rail between two brackets, evenly loaded, sags at its middle by 5 w L⁴ / (384 E I), its I the spine’s: two layers count as one only where they are glued.',
   source: estimate,
 }
+export const wholeRule = rule(
+  'whole',
+  'What its longest opening leaves of a board’s width carries from cheek to cheek.',
+)
+export const cheekSagRule: Rule = {
+  id: 'check.cheek-sag',
+  says: 'A board that leans between two cheeks, evenly loaded square to its face, sags at its middle by 5 w L⁴ / (384 E I); what is glued along its edge carries beside it.',
+  source: estimate,
+}
 export const creepRule: Rule = {
   id: 'check.creep',
   says: 'Wood that is loaded for good sags on: by so many times the sag at once.',
