@@ -9,9 +9,10 @@ import { optionOf, settingOf } from '../choice-value'
 import type { PlanInput, Refusal } from '../form'
 import { doubtFigure, massFigure, measuredFigure } from '../measured-figure'
 import { seatTool } from '../seat-tool'
+import { straddleOf } from '../straddle'
 import type { Spot } from '../spread'
 import { choices } from './choices'
-import { armRule, besideRule, gapRule, longRule, pairRule, sizeRule, straddleLimitRule, straddleRule } from './rules' // prettier-ignore
+import { armRule, besideRule, gapRule, longRule, pairRule, sizeRule, straddleLimitRule } from './rules' // prettier-ignore
 
 /** What a rail feels of something on a pin or on two: mm. */
 export interface PinEnvelope {
@@ -134,11 +135,10 @@ function one(
       ids: { ...ids, ...sides, hole: put('hole', 'Hole', e.hole!), holeDoubt: doubt('hole', 'Hole', e.hole!) },
     }
   const pair = pairOf(input, trail, order, place, e.neck, doubt('neck', 'Neck', e.neck), put('neckAcross', 'Neck', e.neck), pin) // prettier-ignore
-  const ends = (['left', 'right'] as const).map((side) => ({ extent: sides[side], off: doubt(side, side === 'left' ? 'Left extent' : 'Right extent', e[side]) })) // prettier-ignore
-  const reaches = ({ extent, off }: (typeof ends)[number]): number => trail.get(extent).value - trail.get(off).value
-  const [shorter] = [...ends].sort((a, b) => reaches(a) - reaches(b)) as [(typeof ends)[number]]
-  const straddle = `straddle:${order.id}`
-  trail.derive(straddle, `Head ${place} across its pins`, 2 * reaches(shorter), straddleRule, `2 × ({${shorter.extent}} − {${shorter.off}})`, { print: 'down' }) // prettier-ignore
+  const straddle = straddleOf(input, trail, { order, tool, place, across: 'its pins' }, [
+    { name: 'left', label: 'Left extent', reach: e.left, figure: sides.left },
+    { name: 'right', label: 'Right extent', reach: e.right, figure: sides.right },
+  ])
   const beside = (side: 'left' | 'right', label: string): { id: string; value: number } => {
     const value = Math.max(e[side].value, (pair.apart + pin) / 2)
     const id = `${side}Past:${order.id}`

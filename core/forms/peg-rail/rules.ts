@@ -17,7 +17,6 @@ export const heightRule = rule(
   'Above and below a pin stays twice its thickness, or the least web; a slanted hole moves a little up on its way.',
 )
 export const lineRule = rule('line', 'The pins stand a little above the middle, for they press down.')
-export const straddleRule = rule('straddle', 'A head is as long across its pins as its shorter side reaches, twice.')
 export const straddleLimitRule = rule(
   'straddle-limit',
   'A head must reach over the tops of both pins by a bearing, even when its neck has gone to one side by all its play.',

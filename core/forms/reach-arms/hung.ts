@@ -6,7 +6,8 @@ import type { PlanInput, Refusal } from '../form'
 import { doubtFigure, massFigure, measuredFigure } from '../measured-figure'
 import { seatTool } from '../seat-tool'
 import type { Spot } from '../spread'
-import { acrossRule, extentRule } from './rules'
+import { straddleOf } from '../straddle'
+import { extentRule } from './rules'
 
 /**
  * A tool that hangs between the arms by its neck, its head across both. Its place is counted out from the wall, so what
@@ -42,17 +43,11 @@ function one(input: PlanInput, trail: Trail, order: SeatOrder, tool: Tool, e: Ne
     doubtFigure(input, trail, order, tool, name, `${label} of ${place}`, m)
   const value = (id: string): number => trail.get(id).value
   const [left, right] = [put('left', 'Left extent', e.left), put('right', 'Right extent', e.right)]
-  const [leftDoubt, rightDoubt] = [doubtOf('left', 'Left extent', e.left), doubtOf('right', 'Right extent', e.right)]
   const neckDoubt = doubtOf('neck', 'Bar', e.neckAcross)
-  const straddle = `straddle:${order.id}`
-  trail.derive(
-    straddle,
-    `Head ${place} across the arms`,
-    value(left) + value(right) - value(leftDoubt) - value(rightDoubt),
-    acrossRule,
-    `{${left}} + {${right}} − {${leftDoubt}} − {${rightDoubt}}`,
-    { print: 'down' },
-  )
+  const straddle = straddleOf(input, trail, { order, tool, place, across: 'the arms' }, [
+    { name: 'left', label: 'Left extent', reach: e.left, figure: left },
+    { name: 'right', label: 'Right extent', reach: e.right, figure: right },
+  ])
   const [front, back] = [put('front', 'Front extent', e.front), put('back', 'Back extent', e.back)]
   return {
     seat: order.id,

@@ -5,10 +5,6 @@ const rule = (id: string, says: string): Rule => ({ id: `arms.${id}`, says, sour
 
 export const extentRule = rule('extent', 'How far the head reaches from the bar’s middle, as the tool is turned.')
 export const gapRule = rule('gap', 'Between the arms: the thickest bar, the doubt of its measuring, and the fit.')
-export const acrossRule = rule(
-  'across',
-  'How long the head lies across the arms, as short as its measuring may hide it to be.',
-)
 export const acrossLimitRule = rule(
   'across-limit',
   'A head must lie on both arms by a bearing, even when its bar has gone to one side by all its play.',

@@ -6,7 +6,8 @@ import type { PlanInput, Refusal } from '../form'
 import { doubtFigure, massFigure, measuredFigure } from '../measured-figure'
 import { seatTool } from '../seat-tool'
 import type { Spot } from '../spread'
-import { extentRule, straddleRule } from './rules'
+import { straddleOf } from '../straddle'
+import { extentRule } from './rules'
 
 /** A tool that hangs between the rods by its neck, its head across both; mm, with the ids of its figures. */
 export interface Hung extends Spot {
@@ -39,18 +40,12 @@ function one(input: PlanInput, trail: Trail, order: SeatOrder, tool: Tool, e: Ne
   const doubtOf = (name: string, label: string, m: Measured): string =>
     doubtFigure(input, trail, order, tool, name, `${label} of ${place}`, m)
   const [front, back] = [put('front', 'Front extent', e.front), put('back', 'Back extent', e.back)]
-  const [frontDoubt, backDoubt] = [doubtOf('front', 'Front extent', e.front), doubtOf('back', 'Back extent', e.back)]
   const neckDoubt = doubtOf('neck', 'Neck', e.neckAlong)
   const value = (id: string): number => trail.get(id).value
-  const straddle = `straddle:${order.id}`
-  trail.derive(
-    straddle,
-    `Head ${place} across the rods`,
-    value(front) + value(back) - value(frontDoubt) - value(backDoubt),
-    straddleRule,
-    `{${front}} + {${back}} − {${frontDoubt}} − {${backDoubt}}`,
-    { print: 'down' },
-  )
+  const straddle = straddleOf(input, trail, { order, tool, place, across: 'the rods' }, [
+    { name: 'front', label: 'Front extent', reach: e.front, figure: front },
+    { name: 'back', label: 'Back extent', reach: e.back, figure: back },
+  ])
   const mass = massFigure(trail, tool)
   return {
     seat: order.id,

@@ -18,7 +18,6 @@ export const belowRule = rule(
 )
 export const edgeRule = rule('edge', 'Wood from a rod to the other edges: the least, or a part of the rod.')
 export const highRule = rule('high', 'An end: the wood below, the rod, and the wood above.')
-export const straddleRule = rule('straddle', 'How long the head lies across the rods.')
 export const straddleLimitRule = rule(
   'straddle-limit',
   'A head must lie across both rods by a bearing, even when its handle has gone to one side by all its play.',

@@ -56,6 +56,11 @@ describe('a twin rail', () => {
     const told = short.verdicts.find((v) => v.id === 'straddle:s-a')!
     expect(told.level).toBe('stop')
     expect(told.says).toContain('can slip between them')
+    // a longer side holds nothing on the other
+    const uneven = design(rail([mallet('a', {}, { faceReach: 30 })], [20])).verdicts.find(
+      (v) => v.id === 'straddle:s-a',
+    )!
+    expect(uneven).toMatchObject({ level: 'stop', measured: { value: 60, limit: 62 } })
     // the other way round its width of 70 lies across
     expect(remediesFor(short, told).map((r) => r.label)).toContain('Turn it a quarter')
   })
