@@ -1,5 +1,6 @@
 import { onBeforeUnmount, ref, shallowRef } from 'vue'
 import type { BuildNext } from '#core/choose/build-next'
+import type { Shares } from '#core/choose/share-out'
 import type { FormOffer } from '#core/choose/which-form'
 import type { Tool } from '#core/footprint/tool'
 import { formOf } from '#core/forms/all-forms'
@@ -11,6 +12,7 @@ const received = (offer: SentOffer): FormOffer => ({ ...offer, form: formOf(offe
 /** Has forms of holder planned for tools in a worker; what is asked last is answered, and nothing before it. */
 export function useChoosing() {
   const offers = shallowRef<FormOffer[] | null>(null)
+  const shares = shallowRef<Shares | null>(null)
   const next = shallowRef<BuildNext[] | null>(null)
   const failed = ref('')
   let worker: Worker | undefined
@@ -20,8 +22,10 @@ export function useChoosing() {
     worker = undefined
   }
   function hear(said: FromChoose): void {
-    if (said.say === 'which form') offers.value = said.offers.map(received)
-    else if (said.say === 'build next') next.value = said.next.map((n) => ({ ...n, offer: received(n.offer) }))
+    if (said.say === 'which form') {
+      offers.value = said.offers.map(received)
+      shares.value = { ...said.shares, offers: said.shares.offers.map(received) }
+    } else if (said.say === 'build next') next.value = said.next.map((n) => ({ ...n, offer: received(n.offer) }))
     else failed.value = said.message
     stop()
   }
@@ -34,5 +38,5 @@ export function useChoosing() {
     worker.postMessage(JSON.parse(JSON.stringify({ ask: what, shop, tools })))
   }
   onBeforeUnmount(stop)
-  return { offers, next, failed, ask }
+  return { offers, shares, next, failed, ask }
 }

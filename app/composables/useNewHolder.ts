@@ -1,5 +1,6 @@
 import { shallowRef } from 'vue'
 import { holderFrom, type FormOffer } from '#core/choose/which-form'
+import type { Holder } from '#core/model/holder'
 import type { Tool } from '#core/footprint/tool'
 import { useNotice } from '~/composables/useNotice'
 import { useHistory } from '~/stores/history'
@@ -18,15 +19,27 @@ export function useNewHolder() {
   const router = useRouter()
   const notice = useNotice()
 
-  function make(offer: FormOffer): void {
+  /** @param n how many holders there are before it */
+  function holderOf(offer: FormOffer, n: number): Holder {
     const { form, holds } = offer
     const group = holds[0]?.group
     const same = group && holds.every((t) => t.group === group)
-    const name = (same ? `${form.name}: ${group}` : `${form.name} ${records.holders.length + 1}`).slice(0, 120)
-    const holder = holderFrom(offer, { id: crypto.randomUUID(), name }, () => crypto.randomUUID().slice(0, 8))
+    const name = (same ? `${form.name}: ${group}` : `${form.name} ${n + 1}`).slice(0, 120)
+    return holderFrom(offer, { id: crypto.randomUUID(), name }, () => crypto.randomUUID().slice(0, 8))
+  }
+  function make(offer: FormOffer): void {
+    const holder = holderOf(offer, records.holders.length)
     wanted.value = null
     history.change('New holder', 'holders', holder.id, holder)
     void router.push(`/holders/${holder.id}`)
+  }
+  /** Makes several holders in one go, and shows them all. */
+  function makeAll(offers: readonly FormOffer[]): void {
+    const made = offers.map((offer, i) => holderOf(offer, records.holders.length + i))
+    const shop = records.shopId!
+    wanted.value = null
+    history.act('New holders', made.map((holder) => ({ kind: 'holders', id: holder.id, shop, data: holder }))) // prettier-ignore
+    void router.push('/holders')
   }
   return {
     wanted,
@@ -37,5 +50,6 @@ export function useNewHolder() {
     },
     leave: () => (wanted.value = null),
     make,
+    makeAll,
   }
 }

@@ -1,4 +1,5 @@
 import type { BuildNext } from '#core/choose/build-next'
+import type { Shares } from '#core/choose/share-out'
 import type { FormOffer } from '#core/choose/which-form'
 import type { Tool } from '#core/footprint/tool'
 import type { Shop } from '#core/shop/shop'
@@ -14,6 +15,6 @@ export interface ToChoose {
 }
 
 export type FromChoose =
-  | { say: 'which form'; offers: SentOffer[] }
+  | { say: 'which form'; offers: SentOffer[]; shares: Omit<Shares, 'offers'> & { offers: SentOffer[] } }
   | { say: 'build next'; next: (Omit<BuildNext, 'offer'> & { offer: SentOffer })[] }
   | { say: 'failed'; message: string }

@@ -1,4 +1,5 @@
 import { buildNext } from '#core/choose/build-next'
+import { shareOut } from '#core/choose/share-out'
 import { whichForm, type FormOffer } from '#core/choose/which-form'
 import type { FromChoose, SentOffer, ToChoose } from './choose-messages'
 
@@ -9,8 +10,11 @@ const sent = (offer: FormOffer): SentOffer => ({ ...offer, form: offer.form.id }
 
 self.onmessage = ({ data: { ask, shop, tools } }: MessageEvent<ToChoose>) => {
   try {
-    if (ask === 'which form') answer({ say: ask, offers: whichForm(shop, tools).map(sent) })
-    else answer({ say: ask, next: buildNext(shop, tools).map((n) => ({ ...n, offer: sent(n.offer) })) })
+    if (ask === 'which form') {
+      const offers = whichForm(shop, tools)
+      const shares = shareOut(shop, tools, offers)
+      answer({ say: ask, offers: offers.map(sent), shares: { ...shares, offers: shares.offers.map(sent) } })
+    } else answer({ say: ask, next: buildNext(shop, tools).map((n) => ({ ...n, offer: sent(n.offer) })) })
   } catch (error) {
     answer({ say: 'failed', message: error instanceof Error ? error.message : String(error) })
   }

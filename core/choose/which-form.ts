@@ -33,7 +33,7 @@ export interface FormOffer {
 const GRAVITY: Level[] = ['pass', 'watch', 'stop']
 
 /**
- * Every form looked at for some tools, the likeliest first: by how many of them it holds, then by what the checks say,
+ * Every form looked at for some tools, the likeliest first: by how many of them it holds, then by what the checks say and how often,
  * then by how many it could hold if they were measured, then by the less wood.
  */
 export function whichForm(shop: Shop, tools: readonly Tool[]): FormOffer[] {
@@ -44,10 +44,15 @@ export function whichForm(shop: Shop, tools: readonly Tool[]): FormOffer[] {
     (a, b) =>
       b.holds.length - a.holds.length ||
       GRAVITY.indexOf(a.level) - GRAVITY.indexOf(b.level) ||
+      timesTold(a) - timesTold(b) ||
       b.unmeasured.length - a.unmeasured.length ||
       (area(a) === area(b) ? 0 : area(a) - area(b)),
   )
 }
+
+/** How often the checks say the gravest that they say; nought where all passes. */
+export const timesTold = ({ design, level }: FormOffer): number =>
+  level === 'pass' ? 0 : (design?.verdicts.filter((v) => v.level === level).length ?? 0)
 
 function offerOf(form: HolderForm, shop: Shop, tools: readonly Tool[]): FormOffer {
   const lacking = tools.map((tool) => ({ tool, lacks: form.lacks(tool) }))

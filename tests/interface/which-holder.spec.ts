@@ -26,12 +26,15 @@ test('the forms that can hold the chosen tools are planned for real, and the oth
   const first = dialog.getByRole('button', { name: 'Socket block' })
   await expect(first).toContainText('holds both; 122 mm × 22 mm')
   await expect(first.locator('svg path.board')).toHaveCount(2)
-  await expect(dialog).toContainText('Finger rail: Driver a lacks ferrule diameter')
+  await expect(dialog).toContainText(/Not for these: .*saw rest/)
   await dialog.getByRole('button', { name: 'Leave it' }).click()
   await expect(dialog).toBeHidden()
 
   await page.getByLabel('Choose Mallet m').check()
   await page.getByRole('button', { name: 'Make a holder for them' }).click()
+  // a rail holds all three: nothing is to be shared out
+  await expect(dialog.getByRole('button', { name: 'Finger rail' })).toContainText('holds all 3')
+  await expect(dialog.getByText('of them, in')).toHaveCount(0)
   await expect(first).toContainText('holds 2 of 3')
   await expect(first).toContainText('leaves out Mallet m')
   await first.click()
@@ -77,5 +80,31 @@ test('a flat thing without a hole stands on two pins set to its outline', async 
   const working = page.getByRole('complementary', { name: 'The working' })
   await expect(working).toContainText('Pin 1, left from the datum end')
   await expect(working).toContainText('Pin 1, right from the lower edge')
+  await saved(page)
+})
+
+test('a heap that no one form holds is shared out over several holders, made in one go and undone in one', async ({
+  page,
+  service,
+}) => {
+  const square = plainTool('sq', 'flat-tool', 'Square')
+  const plane: Tool = { ...plainTool('p', 'plane', 'Plane'), sure: 'caliper', mass: 1, measures: { soleLength: 160, soleWidth: 50, height: 70 } } // prettier-ignore
+  await shopFor(page, service, { shop: { bits }, tools: [mallet('m', 28, 90), mallet('n', 30, 80), plane, square] })
+  await page.goto('/tools')
+  for (const name of ['Mallet m', 'Mallet n', 'Plane', 'Square']) await page.getByLabel(`Choose ${name}`).check()
+  await page.getByRole('button', { name: 'Make a holder for them' }).click()
+  const several = page.getByRole('dialog').getByRole('region', { name: 'Most of them, in 2 holders' })
+  await expect(several).toContainText(/for Mallet m and Mallet n; /)
+  await expect(several).toContainText('Nothing holds Square as things are')
+  await several.getByRole('button', { name: 'Make all 2' }).click()
+  await expect(page).toHaveURL(/\/holders$/)
+  await saved(page)
+  const made = page
+    .getByRole('main')
+    .getByRole('link')
+    .filter({ hasText: /rail|arms|berth/i })
+  await expect(made).toHaveCount(2)
+  await page.keyboard.press('Control+z')
+  await expect(made).toHaveCount(0)
   await saved(page)
 })

@@ -10,15 +10,20 @@ import { useRecords } from '~/stores/records'
 /** Asks which form of holder it is to be: each planned for real for the chosen tools, the likeliest first. */
 const records = useRecords()
 const { length } = useFormat()
-const { wanted, leave, make } = useNewHolder()
+const { wanted, leave, make, makeAll } = useNewHolder()
 const tools = computed(() => wanted.value ?? [])
-const { offers, failed, ask } = useChoosing()
+const { offers, shares, failed, ask } = useChoosing()
 if (records.shop) ask('which form', records.shop, tools.value)
 const able = computed(() => (offers.value ?? []).filter((o) => tools.value.length === 0 || o.holds.length > 0))
 const unable = computed(() => (offers.value ?? []).filter((o) => !able.value.includes(o)))
 /** Those that would, if something were measured or other; the rest can't take such tools at all. */
 const notYet = computed(() => unable.value.filter((o) => o.unmeasured.length + o.refused.length > 0))
 const never = computed(() => unable.value.filter((o) => !notYet.value.includes(o)))
+
+/** Several holders, where no one that the checks let pass takes all of them. */
+const several = computed(() => (shares.value && shares.value.offers.length > 1 ? shares.value : null))
+const boards = (o: FormOffer) => o.design?.model?.boards ?? []
+const shareOf = (o: FormOffer) => `${names(o.holds)}; ${length(boards(o)[0]!.length)} × ${length(boards(o)[0]!.width)}`
 
 const FIRST = 'likeliest-form'
 const focusFirst = () => document.getElementById(FIRST)?.focus()
@@ -51,6 +56,25 @@ const leftOut = (o: FormOffer) => [...[...o.unmeasured, ...o.refused].map((x) =>
       <p v-if="failed" class="told wrong" role="status">The forms could not be planned: {{ failed }}.</p>
       <p v-else-if="!offers" class="quiet" role="status">Each form is planned for them …</p>
       <div v-else class="offers">
+        <section v-if="several" class="several" aria-labelledby="several-holders">
+          <h3 id="several-holders">
+            {{ several.left.length > 0 ? 'Most' : 'All' }} of them, in {{ several.offers.length }} holders
+          </h3>
+          <p v-for="(o, i) in several.offers" :key="i" class="share">
+            <VerdictMark :level="o.level" />
+            <span>
+              <strong>{{ o.form.name }}</strong> for <LengthText :text="shareOf(o)" />
+              <span v-if="o.answers.length > 0" class="small quiet">
+                with <LengthText :text="o.answers.join(', ')" />
+              </span>
+            </span>
+          </p>
+          <p v-if="several.left.length > 0" class="small quiet">
+            Nothing holds {{ names(several.left) }} as things are.
+          </p>
+          <button class="btn" @click="makeAll(several.offers)">Make all {{ several.offers.length }}</button>
+        </section>
+        <h3 v-if="several">Or one holder, for those that it holds</h3>
         <ul>
           <li v-for="(o, i) in able" :key="o.form.id">
             <button :id="i === 0 ? FIRST : undefined" class="offer" @click="make(o)">
@@ -138,6 +162,19 @@ ul {
   display: grid;
   gap: 2px;
   overflow-wrap: anywhere;
+}
+.several {
+  border: 1px solid var(--rule);
+  border-radius: 3px;
+  padding: 10px 14px;
+  display: grid;
+  gap: 6px;
+  justify-items: start;
+}
+.share {
+  display: flex;
+  gap: 8px;
+  align-items: start;
 }
 .trouble {
   display: flex;
