@@ -77,10 +77,14 @@ function railSeat(input: PlanInput, trail: Trail, order: SeatOrder, tool: Tool, 
   }
   const cut = slotFigures(input, trail, { seat: order, tool, place, neck: e.neckAcross, neckId })
   const doubt = (name: string, label: string, m: Measured) => doubtFigure(input, trail, order, tool, name, `${label} of ${place}`, m) // prettier-ignore
-  const borne = 'shoulders' in e ? restingOf(e, cut.slot, settingOf(input, trail, 'shoulderBearing')) : null
-  const bearing = borne
-    ? { shoulder: put('shoulder', 'Shoulder', borne), shoulderDoubt: doubt('shoulder', 'Shoulder', borne), length: put('length', 'Blade', (e as BladeEnvelope).length) } // prettier-ignore
-    : { leftDoubt: doubt('left', 'Left extent', e.left), rightDoubt: doubt('right', 'Right extent', e.right) }
+  const onShoulder = (blade: BladeEnvelope) => {
+    const borne = restingOf(blade, cut.slot, settingOf(input, trail, 'shoulderBearing'))
+    return { shoulder: put('shoulder', 'Shoulder', borne), shoulderDoubt: doubt('shoulder', 'Shoulder', borne), length: put('length', 'Blade', blade.length) } // prettier-ignore
+  }
+  const bearing =
+    'shoulders' in e
+      ? onShoulder(e)
+      : { leftDoubt: doubt('left', 'Left extent', e.left), rightDoubt: doubt('right', 'Right extent', e.right) }
   return {
     order,
     tool,
