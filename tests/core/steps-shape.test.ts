@@ -26,7 +26,8 @@ describe('sawing boards to their shape', () => {
     const arm = model.boards.find((b) => b.role === 'arm')!
     expect(step!.title).toBe('Saw the left arm and right arm to their shape')
     expect(step!.makes).toEqual(['outline:left', 'outline:right'])
-    expect(step!.says[0]).toBe(`Draw a line from 0 mm from the datum end and 0 mm from the lower edge to ${arm.length} mm from the datum end and 60 mm from the lower edge.`) // prettier-ignore
+    expect(step!.says[0]).toBe('Its datum end is the one at the wall.')
+    expect(step!.says[1]).toBe(`Draw a line from 0 mm from the datum end and 0 mm from the lower edge to ${arm.length} mm from the datum end and 60 mm from the lower edge.`) // prettier-ignore
     expect(step!.says.join(' ')).toContain('Stack them')
   })
 

@@ -27,9 +27,10 @@ describe.each(allForms.map((form) => [form.name, form] as const))('a likely %s',
         expect(found).toEqual([])
         expect(stuck).toEqual([])
       }),
-      { numRuns: 25, seed: 5 },
+      // heads on pins mostly want them glued up, or are too narrow
+      { numRuns: form.id === 'peg-rail' ? 100 : 25, seed: 5 },
     )
-    // a few forms stop most of what is thrown at them: heavy steel on magnets, wide heads on pins
+    // a few forms stop most of what is thrown at them: heavy steel on magnets
     expect(sound).toBeGreaterThanOrEqual(form.id === 'magnet-ledge' ? 0 : 1)
   })
 })

@@ -9,13 +9,15 @@ describe('how a tool can be held', () => {
     const chisel = { ...plainTool('t', 'handled-blade', 'Chisel'), measures: { handleDiameter: 30, bladeWidth: 12, bladeLength: 120 } } // prettier-ignore
     const ways = waysToHold(chisel)
     const lacks = Object.fromEntries(ways.map((w) => [w.form.id, w.lacks]))
-    expect(lacks['finger-rail']).toEqual(['Ferrule diameter'])
+    expect(lacks['twin-rail']).toEqual(['Ferrule diameter'])
+    // a rail takes it by its blade
+    expect(lacks['finger-rail']).toEqual([])
     expect(lacks['magnet-ledge']).toEqual(['Blade thickness', 'Overall length'])
     expect(lacks.berth).toBeUndefined()
     const measured = { ...chisel, measures: { ...chisel.measures, ferruleDiameter: 18 } }
     const [first] = waysToHold(measured)
     expect(first!.lacks).toEqual([])
-    expect(waysToHold(measured).find((w) => w.form.id === 'finger-rail')!.lacks).toEqual([])
+    expect(waysToHold(measured).find((w) => w.form.id === 'twin-rail')!.lacks).toEqual([])
   })
 
   it.each(allKinds.map((k) => [k.name, k] as const))('%s: by some form, once its card is filled in', (_, kind) => {

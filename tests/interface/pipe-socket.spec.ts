@@ -34,7 +34,7 @@ test('two rakes stand in pipe that the shop has got, and both mouths come from o
 
   await page.setViewportSize({ width: 390, height: 844 })
   await page.goto(page.url().replace('/holders/', '/bench/'))
-  const title = page.getByRole('heading', { name: 'Cut the mouths of the pipe 1 and pipe 2' })
+  const title = page.getByRole('heading', { name: 'Cut the mouths of pipe 1 and pipe 2' })
   const next = page.getByRole('button', { name: 'Next card' })
   for (let n = 0; n < 20 && !(await title.isVisible()); n++) await next.click()
   await expect(page.locator('main')).toContainText('Two come out of one piece')
