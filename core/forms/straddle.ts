@@ -4,11 +4,12 @@ import type { SeatOrder } from '../model/holder'
 import type { Rule } from '../working/figure'
 import type { Trail } from '../working/trail'
 import type { PlanInput } from './form'
+import { settingOf } from './choice-value'
 import { doubtFigure } from './measured-figure'
 
 const rule: Rule = {
   id: 'straddle.across',
-  says: 'A head is as long across what carries it as its shorter side reaches from the neck, twice: a longer side holds nothing on the other.',
+  says: 'A head lies across by both its sides; of an uneven one by no more than its shorter side twice, and a bearing: that side has to reach the middle of what carries it, whatever the other does.',
   source: 'Geometry of the head',
 }
 
@@ -18,6 +19,12 @@ export interface Side {
   label: string
   reach: Measured
   figure: string
+}
+
+/** How far a side surely reaches, mm, with the text of that. */
+interface Reach {
+  least: number
+  text: string
 }
 
 /**
@@ -31,10 +38,13 @@ export function straddleOf(
   sides: readonly [Side, Side],
 ): string {
   const id = `straddle:${order.id}`
-  const [shorter] = sides
-    .map((s) => ({ ...s, doubt: doubtFigure(input, trail, order, tool, s.name, `${s.label} of ${place}`, s.reach) }))
-    .map((s) => ({ ...s, least: trail.get(s.figure).value - trail.get(s.doubt).value }))
-    .sort((a, b) => a.least - b.least) as [Side & { doubt: string; least: number }, unknown]
-  trail.derive(id, `Head ${place} across ${across}`, 2 * shorter.least, rule, `2 × ({${shorter.figure}} − {${shorter.doubt}})`, { print: 'down' }) // prettier-ignore
+  const bearing = settingOf(input, trail, 'bearing')
+  const [a, b] = sides.map((s) => {
+    const doubt = doubtFigure(input, trail, order, tool, s.name, `${s.label} of ${place}`, s.reach)
+    return { least: trail.get(s.figure).value - trail.get(doubt).value, text: `{${s.figure}} − {${doubt}}` }
+  }) as [Reach, Reach]
+  const shorter = a.least <= b.least ? a : b
+  const value = Math.min(a.least + b.least, 2 * shorter.least + bearing)
+  trail.derive(id, `Head ${place} across ${across}`, value, rule, `min(${a.text} + ${b.text}, 2 × (${shorter.text}) + {bearing})`, { print: 'down' }) // prettier-ignore
   return id
 }
