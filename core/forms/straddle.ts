@@ -7,7 +7,7 @@ import type { PlanInput } from './form'
 import { settingOf } from './choice-value'
 import { doubtFigure } from './measured-figure'
 
-const rule: Rule = {
+export const straddleRule: Rule = {
   id: 'straddle.across',
   says: 'A head lies across by both its sides; of an uneven one by no more than its shorter side twice, and a bearing: that side has to reach the middle of what carries it, whatever the other does.',
   source: 'Geometry of the head',
@@ -45,6 +45,6 @@ export function straddleOf(
   }) as [Reach, Reach]
   const shorter = a.least <= b.least ? a : b
   const value = Math.min(a.least + b.least, 2 * shorter.least + bearing)
-  trail.derive(id, `Head ${place} across ${across}`, value, rule, `min(${a.text} + ${b.text}, 2 × (${shorter.text}) + {bearing})`, { print: 'down' }) // prettier-ignore
+  trail.derive(id, `Head ${place} across ${across}`, value, straddleRule, `min(${a.text} + ${b.text}, 2 × (${shorter.text}) + {bearing})`, { print: 'down' }) // prettier-ignore
   return id
 }
