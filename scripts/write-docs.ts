@@ -1,6 +1,6 @@
 // Writes the documents that follow from the code: the schema of a project file, the kinds of tool, the
 // lists of a shop, and the rules with an example of each.
-import { mkdirSync, readdirSync, writeFileSync } from 'node:fs'
+import { mkdirSync, readdirSync, readFileSync, writeFileSync } from 'node:fs'
 import { dirname, join } from 'node:path'
 import { fileURLToPath, pathToFileURL } from 'node:url'
 import { projectSchema } from '#core/exchange/project/schema'
@@ -10,13 +10,19 @@ import { rulesPage } from './rules-page'
 
 const root = join(dirname(fileURLToPath(import.meta.url)), '..')
 
-/** Every rule of the core, in the order of its folders. */
+const isRule = (made: unknown): made is Rule =>
+  typeof made === 'object' && made !== null && 'id' in made && 'says' in made && 'source' in made
+
+/** Every rule of the core by its id: those of a folder's `rules.ts`, and those that several forms share. */
 async function allRules(): Promise<Rule[]> {
   const files = readdirSync(join(root, 'core'), { recursive: true, encoding: 'utf8' })
   const found: Rule[] = []
-  for (const file of files.filter((f) => /(^|\/)rules\.ts$/.test(f)).sort()) {
-    const module = (await import(pathToFileURL(join(root, 'core', file)).href)) as Record<string, Rule>
-    found.push(...Object.values(module))
+  const sources = files.filter((f) => f.endsWith('.ts') && !f.endsWith('.test.ts'))
+  for (const file of sources.sort()) {
+    const path = join(root, 'core', file)
+    if (!/^export const \w*[rR]ule\b/m.test(readFileSync(path, 'utf8'))) continue
+    const module = (await import(pathToFileURL(path).href)) as Record<string, unknown>
+    found.push(...Object.values(module).filter(isRule))
   }
   return found.sort((a, b) => (a.id < b.id ? -1 : 1))
 }

@@ -87,7 +87,6 @@ function beamOf(
   { stiffness, name, source }: Material,
   isFlat: boolean,
 ): { value: number; text: string } {
-  // prettier-ignore
   const modulus = `cheekStiffness:${b.id}`
   const origin = { kind: 'stock', id: b.stock, key: 'material' } as const
   trail.given(modulus, `Stiffness of ${name}`, stiffness, origin, { quantity: 'stiffness', note: source })

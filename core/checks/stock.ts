@@ -79,16 +79,15 @@ function otherStock(subject: Subject, part: Part): Remedy[] {
   const { stock } = part
   const { choices } = formOf(input.holder.form)!
   const key = stockAsked(subject, part.of)
-  return choices.flatMap((choice): Remedy[] => {
-    if (choice.type !== 'stock' || choice.key !== key) return []
-    const away = (s: Stock): number => Math.abs(s.thickness - stock.thickness)
-    return input.shop.stock
-      .filter((s) => s.id !== stock.id && choice.of.includes(s.form) && isRound(s.form) === isRound(stock.form))
-      .filter((s) => canBeCut(subject, { ...part, stock: s }))
-      .sort((a, b) => away(a) - away(b))
-      .slice(0, MOST)
-      .map((s) => remedy(`Take ${s.name}`, { kind: 'choice', key: choice.key, value: s.id }))
-  })
+  const choice = choices.find((c) => c.key === key)
+  if (choice?.type !== 'stock') return []
+  const away = (s: Stock): number => Math.abs(s.thickness - stock.thickness)
+  return input.shop.stock
+    .filter((s) => s.id !== stock.id && choice.of.includes(s.form) && isRound(s.form) === isRound(stock.form))
+    .filter((s) => canBeCut(subject, { ...part, stock: s }))
+    .sort((a, b) => away(a) - away(b))
+    .slice(0, MOST)
+    .map((s) => remedy(`Take ${s.name}`, { kind: 'choice', key: choice.key, value: s.id }))
 }
 
 /** Ways to a smaller part: a narrower one, or a shorter one, which a piece in the bin may be long enough for. */

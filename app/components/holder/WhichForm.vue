@@ -22,6 +22,7 @@ const never = computed(() => unable.value.filter((o) => !notYet.value.includes(o
 
 /** Several holders, where no one that the checks let pass takes all of them. */
 const several = computed(() => (shares.value && shares.value.offers.length > 1 ? shares.value : null))
+const share = (left: number) => (left > 0 ? `${tools.value.length - left} of the ${tools.value.length}` : 'All of them')
 const boards = (o: FormOffer) => o.design?.model?.boards ?? []
 const shareOf = (o: FormOffer) => `${names(o.holds)}; ${length(boards(o)[0]!.length)} × ${length(boards(o)[0]!.width)}`
 
@@ -57,9 +58,7 @@ const leftOut = (o: FormOffer) => [...[...o.unmeasured, ...o.refused].map((x) =>
       <p v-else-if="!offers" class="quiet" role="status">Each form is planned for them …</p>
       <div v-else class="offers">
         <section v-if="several" class="several" aria-labelledby="several-holders">
-          <h3 id="several-holders">
-            {{ several.left.length > 0 ? 'Most' : 'All' }} of them, in {{ several.offers.length }} holders
-          </h3>
+          <h3 id="several-holders">{{ share(several.left.length) }}, in {{ several.offers.length }} holders</h3>
           <p v-for="(o, i) in several.offers" :key="i" class="share">
             <VerdictMark :level="o.level" />
             <span>

@@ -14,7 +14,7 @@ const ROW = 2 * INSET
 /** An upper row lower than this part of the back is none: it would be levered out. */
 const UPPER = 0.4
 
-const rowRule: Rule = {
+export const rowRule: Rule = {
   id: 'back.row',
   says: 'Where what stands before the back leaves no way to screws along its upper edge, the back stands past it by a row of them: 15 mm to either side.',
   source: 'Workshop practice; a driver wants a straight way to each screw',

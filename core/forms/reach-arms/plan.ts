@@ -12,7 +12,7 @@ import { spreadSpots } from '../spread'
 import { NO_STOCK, stocksFor } from '../stocks'
 import { choices } from './choices'
 import { hung, type Hung } from './hung'
-import { acrossLimitRule, backRule, gapRule, highRule, noseRule } from './rules'
+import { acrossLimitRule, backHighRule, backRule, gapRule, highRule, noseRule } from './rules'
 
 /** An arm is this part of its length high, and at least so high, mm; its nose is this part of that. The rules say so. */
 const HIGH = 0.25
@@ -88,8 +88,6 @@ export function planReachArms(input: PlanInput): Plan {
     },
   }
 }
-
-const backHighRule = { ...backRule, id: 'arms.back-high', says: 'The back is as high as it is set, and no lower than the arms.' } // prettier-ignore
 
 const seat = (h: Hung, x: number, y: number): Seat => ({
   id: h.order.id,

@@ -13,3 +13,4 @@ export const highRule = rule('high', 'An arm is a quarter as high as it is long,
 export const noseRule = rule('nose', 'The underside slopes up to a blunt nose, a third as high as the arm.')
 export const backRule = rule('back', 'The back stands out beyond the arms by the margin on both sides.')
 export const spotRule = rule('spot', 'A place on the arms, with the back before it.')
+export const backHighRule = rule('back-high', 'The back is as high as it is set, and no lower than the arms.')
