@@ -1,14 +1,13 @@
 import { outlineBounds } from '../geometry/outline'
 import type { Board } from '../model/model'
 import { materialOf, type Material } from '../shop/materials'
-import { formatFine } from '../units/format-length'
 import { formatMass, massUnitFor } from '../units/mass'
 import { GRAVITY, GRAVITY_TEXT } from '../units/gravity'
 import { evenSag, flatInertia } from './beam'
-import { creepOf } from './creep'
-import { cheekSagRule, creepRule, sagLimitRule, wholeRule } from './rules'
+import { longSag } from './long-sag'
+import { cheekSagRule, wholeRule } from './rules'
 import { stockAsked } from './stock-asked'
-import { limitFrom, offer, remedy, TOLERANCE, type Check, type Subject } from './subject'
+import { offer, remedy, type Check, type Subject } from './subject'
 import type { Remedy, Verdict } from './verdict'
 
 /** Other stock is proposed so often at most. */
@@ -21,7 +20,7 @@ interface Carried {
   along: Board[]
 }
 
-/** Boards that lean between two cheeks, held by nothing else: whether they sag under what stands on them. The worst is told. */
+/** Boards that lean between two cheeks, held by nothing else: whether they sag under what stands on them. Those that do are told, else one that passes. */
 export const checkCheekSag: Check = (subject) => {
   const found = carriedByCheeks(subject).flatMap((c) => sagging(subject, c))
   const bad = found.filter((v) => v.level !== 'pass')
@@ -59,24 +58,18 @@ function sagging(subject: Subject, { board, along }: Carried): Verdict[] {
   const span = board.figures.length
   const sagId = `cheekSag:${board.id}`
   const sag = trail.derive(sagId, `${base.title} at once`, evenSag(GRAVITY * mass * square, board.length, 1, stiff), cheekSagRule, `5 × (${masses}) × ${GRAVITY_TEXT}${lean} × {${span}}³ / (384 × [1000 MPa/GPa] × (${beams.map((beam) => beam.text).join(' + ')}))`, { print: 'up' }) // prettier-ignore
-  const creep = creepOf(bearing[0]!.material!)
-  const [times, more] = [limitFrom(subject, creep), limitFrom(subject, 'creepMore')]
-  const figure = `cheekSagLong:${board.id}`
-  const value = trail.derive(figure, `${base.title} in the long run`, sag * (times + more), creepRule, `{${sagId}} × ({${creep}} + {creepMore})`, { print: 'up' }) // prettier-ignore
-  const limitFigure = `cheekSagLimit:${board.id}`
-  const limit = trail.derive(limitFigure, `The ${board.name.toLowerCase()} may sag`, board.length / limitFrom(subject, 'sagPart'), sagLimitRule, `{${span}} / {sagPart}`, { print: 'down' }) // prettier-ignore
-  const level = value > limit + TOLERANCE ? 'stop' : 'pass'
-  const found = `Between its cheeks the ${board.name.toLowerCase()} sags ${formatFine(sag, shop)} at once under ${formatMass(mass, massUnitFor(shop.unit))}, and ${formatFine(value, shop)} in the long run` // prettier-ignore
+  const name = board.name.toLowerCase()
   return [
-    {
+    longSag(subject, {
       ...base,
-      level,
-      says: level === 'pass' ? `${found}; up to ${formatFine(limit, shop)} is sound.` : `${found}: more than ${formatFine(limit, shop)} shows and creeps on.`, // prettier-ignore
-      figure,
-      limitFigure,
-      measured: { value, limit, sense: 'at most', quantity: 'length', print: 'up' },
-      candidates: level === 'pass' ? [] : waysOut(subject, board),
-    },
+      material: bearing[0]!.material!,
+      sag: { id: sagId, value: sag },
+      span: { value: board.length, text: `{${span}}` },
+      long: { id: `cheekSagLong:${board.id}`, label: `${base.title} in the long run` },
+      limit: { id: `cheekSagLimit:${board.id}`, label: `The ${name} may sag` },
+      found: (atOnce) => `Between its cheeks the ${name}, under ${formatMass(mass, massUnitFor(input.shop.unit))}, sags ${atOnce} at once`, // prettier-ignore
+      waysOut: () => waysOut(subject, board),
+    }),
   ]
 }
 

@@ -1,15 +1,15 @@
 import { ROD_LOOSE, ROD_TOO_LOOSE } from '../fit/bore'
 import { bitName } from '../shop/bit-name'
 import { materialOf } from '../shop/materials'
-import { formatFine, formatLength } from '../units/format-length'
+import { formatLength } from '../units/format-length'
 import { formatMass, massUnitFor } from '../units/mass'
 import { evenSag, roundInertia } from './beam'
 import { GRAVITY, GRAVITY_TEXT } from '../units/gravity'
 import { thickerRods, unknownRod } from './rod-stock'
-import { creepRule, sagLimitRule, sagRule } from './rules'
-import { creepOf } from './creep'
+import { sagRule } from './rules'
+import { longSag } from './long-sag'
 import { buyBit } from './buy-bit'
-import { limitFrom, remedy, TOLERANCE, type Check, type Subject } from './subject'
+import { remedy, TOLERANCE, type Check, type Subject } from './subject'
 import type { Remedy, Verdict } from './verdict'
 
 /** Rods and pins: whether a bit makes their holes. Rods between two ends: whether heads lie across them, and whether they sag. */
@@ -115,35 +115,23 @@ function railSag(subject: Subject): Verdict[] {
     `5 × (${masses}) × ${GRAVITY_TEXT} / ${rails.length} × ({${rod.figures.length}} − 2 × {thickness:end})³ / (384 × {stiffness} × [1000 MPa/GPa] × π × {${rod.figures.diameter}}⁴ / 64)`,
     { print: 'up' },
   )
-  const creep = creepOf(material)
-  const [times, more] = [limitFrom(subject, creep), limitFrom(subject, 'creepMore')]
-  const value = trail.derive('rodSagLong', 'Sag of a rod in the long run', sag * (times + more), creepRule, `{rodSag} × ({${creep}} + {creepMore})`, { print: 'up' }) // prettier-ignore
-  const limit = trail.derive('rodSagLimit', 'A rod may sag', span / limitFrom(subject, 'sagPart'), sagLimitRule, `({${rod.figures.length}} − 2 × {thickness:end}) / {sagPart}`, { print: 'down' }) // prettier-ignore
-  const level = value > limit + TOLERANCE ? 'stop' : 'pass'
-  const { shop } = input
-  const weight = formatMass(mass, massUnitFor(shop.unit))
-  const found = `Under ${weight} each rod sags ${formatFine(sag, shop)} at once and ${formatFine(value, shop)} in the long run`
   return [
-    {
+    longSag(subject, {
       id: 'rod sag',
-      check: 'sag',
       title: 'Sag of the rods',
-      level,
-      says: level === 'pass' ? `${found}; up to ${formatFine(limit, shop)} is sound.` : `${found}: more than ${formatFine(limit, shop)} shows and creeps on.`, // prettier-ignore
-      seats: [],
-      figure: 'rodSagLong',
-      limitFigure: 'rodSagLimit',
-      measured: { value, limit, sense: 'at most', quantity: 'length', print: 'up' },
-      candidates:
-        level === 'pass'
-          ? []
-          : [
-              ...thickerRods(subject, rod),
-              ...weighed
-                .sort((a, b) => b.mass! - a.mass!)
-                .slice(0, 2)
-                .map((s) => remedy(`Leave ${s.name} out`, { kind: 'leave out', seats: [s.id] })),
-            ],
-    },
+      material,
+      sag: { id: 'rodSag', value: sag },
+      span: { value: span, text: `({${rod.figures.length}} − 2 × {thickness:end})` },
+      long: { id: 'rodSagLong', label: 'Sag of a rod in the long run' },
+      limit: { id: 'rodSagLimit', label: 'A rod may sag' },
+      found: (atOnce) => `Under ${formatMass(mass, massUnitFor(input.shop.unit))} each rod sags ${atOnce} at once`,
+      waysOut: () => [
+        ...thickerRods(subject, rod),
+        ...[...weighed]
+          .sort((a, b) => b.mass! - a.mass!)
+          .slice(0, 2)
+          .map((s) => remedy(`Leave ${s.name} out`, { kind: 'leave out', seats: [s.id] })),
+      ],
+    }),
   ]
 }

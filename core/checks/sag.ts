@@ -1,12 +1,11 @@
 import type { Board } from '../model/model'
 import { boardBox } from '../model/standing'
 import { materialOf } from '../shop/materials'
-import { formatFine } from '../units/format-length'
 import { GRAVITY, GRAVITY_TEXT } from '../units/gravity'
 import { evenSag, flatInertia } from './beam'
-import { creepOf } from './creep'
-import { creepRule, sagLimitRule, spineRule, spineSagRule } from './rules'
-import { answerTo, limitFrom, offer, remedy, TOLERANCE, type Check, type Subject } from './subject'
+import { longSag } from './long-sag'
+import { spineRule, spineSagRule } from './rules'
+import { answerTo, offer, remedy, type Check, type Subject } from './subject'
 import type { Remedy } from './verdict'
 
 /** A stretch of a board between two brackets, with what hangs on it. */
@@ -42,24 +41,17 @@ export const checkSag: Check = (subject) => {
   const span = trail.derive('railSpan', 'Span between brackets', worst.length, spineRule, `${at(worst.to)} − ${at(worst.from)} − {${worst.from.figures.thickness}}`) // prettier-ignore
   const masses = worst.seats.map((s) => `{${s.figures.mass}}`).join(' + ')
   const sag = trail.derive('railSag', 'Sag of the rail at once', sagOf(worst), spineSagRule, `5 × (${masses}) × ${GRAVITY_TEXT} × {railSpan}³ / (384 × {railStiffness} × [1000 MPa/GPa] × {spine} × {${rail.figures.thickness}}³ / 12)`, { print: 'up' }) // prettier-ignore
-  const creep = creepOf(material)
-  const [times, more] = [limitFrom(subject, creep), limitFrom(subject, 'creepMore')]
-  const value = trail.derive('railSagLong', 'Sag of the rail in the long run', sag * (times + more), creepRule, `{railSag} × ({${creep}} + {creepMore})`, { print: 'up' }) // prettier-ignore
-  const limit = trail.derive('railSagLimit', 'The rail may sag', span / limitFrom(subject, 'sagPart'), sagLimitRule, '{railSpan} / {sagPart}', { print: 'down' }) // prettier-ignore
-  const level = value > limit + TOLERANCE ? 'stop' : 'pass'
-  const { shop } = subject.input
-  const found = `Between brackets the rail sags ${formatFine(sag, shop)} at once and ${formatFine(value, shop)} in the long run`
   return [
-    {
+    longSag(subject, {
       ...base,
-      level,
-      says: level === 'pass' ? `${found}; up to ${formatFine(limit, shop)} is sound.` : `${found}: more than ${formatFine(limit, shop)} shows and creeps on.`, // prettier-ignore
-      seats: [],
-      figure: 'railSagLong',
-      limitFigure: 'railSagLimit',
-      measured: { value, limit, sense: 'at most', quantity: 'length', print: 'up' },
-      candidates: level === 'pass' ? [] : waysOut(subject, worst),
-    },
+      material,
+      sag: { id: 'railSag', value: sag },
+      span: { value: span, text: '{railSpan}' },
+      long: { id: 'railSagLong', label: 'Sag of the rail in the long run' },
+      limit: { id: 'railSagLimit', label: 'The rail may sag' },
+      found: (atOnce) => `Between brackets the rail sags ${atOnce} at once`,
+      waysOut: () => waysOut(subject, worst),
+    }),
   ]
 }
 
