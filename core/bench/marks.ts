@@ -1,4 +1,5 @@
 import type { Board, Bore, HolderModel, Opening } from '../model/model'
+import { fromDatum, openingNames } from '../model/opening-name'
 import { gridStep, type LengthFormat } from '../units/format-length'
 import { printedMarks, toGrid } from '../units/grid'
 
@@ -89,16 +90,10 @@ export function boardMarks(model: HolderModel, board: Board, format: LengthForma
     ...more,
   })
   const marks = [mark('datum', 'Datum end', 0)]
-  const count = new Map<string, number>()
-  /** what an opening for no seat is called: for a rod, or what it lets through */
-  const named = ({ lets }: Opening): string => {
-    const what = lets === undefined ? 'rod' : lets.replace('a ', '')
-    count.set(what, (count.get(what) ?? 0) + 1)
-    return `${what} ${count.get(what)}`
-  }
-  for (const opening of [...board.openings].sort((a, b) => a.centre.x - b.centre.x || a.centre.y - b.centre.y)) {
+  const names = openingNames(board)
+  for (const opening of fromDatum(board)) {
     const seat = model.seats.find((s) => s.id === opening.seat)
-    const name = seat ? `${seat.place}${whichOf(board, opening)}` : named(opening)
+    const name = seat ? `${seat.place}${whichOf(board, opening)}` : names.get(opening.id)!
     const { x, y } = opening.centre
     const about = { seat: opening.seat, figure: opening.figures.x, depth: opening.depth }
     const sawn = opening.opensTo !== null

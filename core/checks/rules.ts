@@ -180,3 +180,12 @@ export const seenRule = rule(
   'seen',
   'What stands behind a front is seen over it by its height less the front’s; a part of its own height is wanted, so that it is found.',
 )
+export const oneAtATimeRule = rule(
+  'one-at-a-time',
+  'A gap as high as two of the thinnest lets two out at once; half a step of the grid counts against it.',
+)
+export const drawRule = rule(
+  'draw',
+  'The lowest is drawn out against friction at both of its faces: below it carries all of the stack, above it all but itself.',
+)
+export const slideRule = rule('slide', 'What lies on a floor slides off once that is tipped by atan(friction).')

@@ -5,6 +5,7 @@ import { toGrid } from '../units/grid'
 import { discWebRule, endWebRule, rowWebRule, webLimitRule, webRule } from './rules'
 import { gridOn, limitFrom, offer, remedy, TOLERANCE, type Check, type Subject } from './subject'
 import type { Remedy, Verdict } from './verdict'
+import { openingNames } from '../model/opening-name'
 import { openingKey, openingRows, seatedBoards, type Board, type Opening } from '../model/model'
 
 /** The two openings of two rows with the least wood between them, mm. */
@@ -76,7 +77,8 @@ function boardWebs(subject: Subject, board: Board): Verdict[] {
       candidates: level === 'pass' ? [] : candidates(short),
     })
   }
-  const name = (o: Opening) => subject.model.seats.find((s) => s.id === o.seat)?.place ?? o.id
+  const names = openingNames(board)
+  const name = (o: Opening) => subject.model.seats.find((s) => s.id === o.seat)?.place ?? names.get(o.id) ?? o.id
   rows.forEach((openings, r) => {
     const of = rows.length > 1 ? `, row ${r + 1}` : ''
     openings.slice(1).forEach((b, i) => {

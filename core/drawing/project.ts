@@ -162,10 +162,23 @@ export function openingItem(board: Board, opening: Opening, look: Look): Omit<Se
 const leaned = (outline: Outline, tilt: number, look: Look): Outline =>
   tilt === 0 ? outline : look === 'side' ? spun(outline, tilt) : Math.abs(tilt) === 180 ? flipped(outline) : outline
 
+/** The view of an upright tool that is seen when it lies on its back, what was its face upward. */
+const ON_ITS_BACK: Record<Look, Look> = { front: 'top', top: 'front', side: 'side' }
+
+/** The silhouette of a tool as it is tipped. */
+function seenGhost(tool: Tool, seat: Seat, look: Look): SeatItem['ghost'] {
+  const { tilt = 0 } = seat
+  const onBack = tilt === 90 && look !== 'side'
+  return ghost(tool, seat, onBack ? ON_ITS_BACK[look] : look).map((g) => ({
+    ...g,
+    outline: !onBack ? leaned(g.outline, tilt, look) : look === 'front' ? flipped(g.outline) : g.outline,
+  }))
+}
+
 /** How far the middle of a tool rises over its own origin as its seat is tipped, mm: from in front it is drawn upright there. */
 function risen(tool: Tool, { turn, tilt = 0, along }: Seat): number {
   const room = kindOf(tool.kind)?.envelope(tool).top
-  if (!room || along || Math.abs(tilt) === 180) return 0
+  if (!room || along || tilt === 90 || Math.abs(tilt) === 180) return 0
   const [x, y] = [(room.minX + room.maxX) / 2, (room.minY + room.maxY) / 2]
   return Math.sin((tilt * Math.PI) / 180) * [y, -x, -y, x][turn]!
 }
@@ -184,8 +197,6 @@ export function seatItem(board: Board, seat: Seat, one: Tool | undefined, look: 
     seat: seat.id,
     ...(opening ? openingItem(board, opening, look) : { at: neck, outlines: [], lines: [] }),
     neck,
-    ghost: tool
-      ? ghost(tool, seat, look).map((g) => ({ ...g, outline: moved(leaned(g.outline, tilt, look), 0, rise) }))
-      : [],
+    ghost: tool ? seenGhost(tool, seat, look).map((g) => ({ ...g, outline: moved(g.outline, 0, rise) })) : [],
   }
 }

@@ -73,7 +73,7 @@ export interface Opening {
   /** the seat it is for, or null for one that a rod goes into, or that lets something through */
   seat: string | null
   /** what it lets through where it is neither for a tool nor for a rod */
-  lets?: 'air' | 'a cord' | 'a pipe'
+  lets?: 'air' | 'a cord' | 'a pipe' | 'a finger'
   /** of a slot: middle of its closed end, on the line of centres */
   centre: Point
   /** mm */
@@ -260,6 +260,8 @@ export interface HolderModel {
   fasteners: Fastener[]
   seats: Seat[]
   cautions?: readonly Caution[]
+  /** some of what it holds may have a battery in it or not */
+  batteries?: true
   working: Working
 }
 

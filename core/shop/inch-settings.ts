@@ -54,6 +54,7 @@ const INCHES: Partial<Record<SettingKey, number>> = {
   growRoom: 1.25,
   cupDepth: 1 / 2,
   fingers: 3 / 4,
+  fingerNotch: 1.25,
   liftFree: 12,
   discCover: 1 / 16,
   discGap: 3 / 16,

@@ -1,4 +1,4 @@
-import { angle, length, mass, ratio, stress, type SettingDeclaration } from './setting'
+import { angle, force, length, mass, ratio, stress, type SettingDeclaration } from './setting'
 
 /** What wood has to be left, how far it is counted on, and when a hole is loose. */
 export const LIMIT_SETTINGS = {
@@ -124,6 +124,14 @@ export const LIMIT_SETTINGS = {
     [0, 45],
     'How much steeper a deck could be before a tool on it tips over its stop, battery in and out; a shelf, before a thing tips over its lip.',
   ),
+  slideFriction: ratio(
+    'Limits',
+    'Friction of what slides on wood',
+    0.3,
+    [0.05, 1],
+    'What a disc is drawn out against, and what keeps it in a dispenser; wood on wood 0.25 to 0.5, a waxed floor less.',
+  ),
+  drawMost: force('Limits', 'Drawn with two fingers, at most', 20, [1, 200], 'What the lowest of a stack may drag.'),
   seenPart: ratio(
     'Limits',
     'Seen over a front, part of the height',

@@ -89,6 +89,13 @@ export const SETTINGS = {
     [5, 80],
     'In the front of a tray, low before what has vents: the air rises through it.',
   ),
+  fingerNotch: length(
+    'Spacing',
+    'Notch for a finger',
+    30,
+    [10, 120],
+    'In the floor of a dispenser: a finger reaches the lowest disc through it from below.',
+  ),
   ...LIMIT_SETTINGS,
   stripThickness: length(
     'Wall strips',

@@ -48,6 +48,9 @@ const CONVEX = 1.002
 /** How far a chord may leave an arc of a plate, mm. */
 const COARSE = 0.5
 
+/** The tilt of what lies on its back, degrees. */
+const LYING = 90
+
 /** Clear of everything by so much, mm. */
 const CLEAR = 2
 
@@ -61,7 +64,7 @@ const vector = ({ x, y, z }: Place): [number, number, number] => [x, y, z]
 function piecesOf(kernel: Kernel, tool: Tool, seat: Seat): Solid[] {
   const bodies: Body[] = kindOf(tool.kind)?.bodies(tool) ?? []
   const holes = bodies.filter((b) => b.part === 'hole')
-  const at = seatMatrix(seat)
+  const at = seatMatrix({ ...seat, at: firstOut(tool, seat) })
   return bodies
     .filter((b) => b.part !== 'hole')
     .flatMap((b) => (b.form === 'turned' ? frustums(b) : prisms(kernel, b, holes)))
@@ -71,6 +74,13 @@ function piecesOf(kernel: Kernel, tool: Tool, seat: Seat): Solid[] {
       hull.delete()
       return placed
     })
+}
+
+/** Where the one of a stack stands that comes out first: of one that lies on its back the lowest, else the one in front. */
+function firstOut(tool: Tool, { at, tilt, stack = 1 }: Seat): Place {
+  const key = kindOf(tool.kind)?.stacks
+  if (!key || tilt !== LYING) return at
+  return { ...at, z: at.z - (stack - 1) * (tool.measures[key] ?? 0) }
 }
 
 type Points = [number, number, number][]
@@ -194,7 +204,8 @@ export function takenOut(
     const board = model.boards.find((b) => b.id === seat.board)
     const opening = board?.openings.find((o) => o.id === seat.opening)
     const rear = opening?.opensTo === 'back'
-    const tilt = seat.tilt === 180 ? 0 : (seat.tilt ?? (rear ? -1 : 1) * (opening?.slope ?? 0))
+    // what lies on its back or stands on its head is drawn out as what stands
+    const tilt = seat.tilt === 180 || seat.tilt === LYING ? 0 : (seat.tilt ?? (rear ? -1 : 1) * (opening?.slope ?? 0))
     const [forward, up] = [tippedWay({ x: 0, y: 1, z: 0 }, tilt), tippedWay({ x: 0, y: 0, z: 1 }, tilt)]
     const ways: readonly Way[] = rear
       ? REAR

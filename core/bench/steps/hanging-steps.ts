@@ -75,7 +75,7 @@ export function hangingSteps(bench: Bench): Step[] {
       title: 'Load it and prove it',
       parts: all,
       says: [
-        'Each tool in and out with one hand, battery on and off. Pull at the front edge; knock the wall.',
+        `Each tool in and out with one hand${model.batteries ? ', battery on and off' : ''}. Pull at the front edge; knock the wall.`,
         `Hang twice the load for a day${weights > 0 ? `, about ${formatMass(2 * weights, massUnitFor(shop.unit))} in all` : ''}; then look for sag, gaps and cracks.`, // prettier-ignore
         'Write down what was tight or loose: the next one learns from it.',
       ],
