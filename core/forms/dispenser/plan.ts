@@ -161,6 +161,6 @@ function joints(sides: readonly Board[]): Joint[] {
     ...sides.map((b) => screwed('shelf', b.id, 'Glue, and screws from below through the floor')),
     screwed('back', 'shelf', 'Glue, and screws from behind through the back into the floor’s back edge'),
     ...sides.map((b) => screwed('back', b.id, 'Glue, and screws from behind through the back along the side’s back edge')), // prettier-ignore
-    ...sides.map((b) => ({ ...screwed('lip', b.id, 'Glue, and brads through the front along the side’s front edge'), by: 'brads' as const })), // prettier-ignore
+    ...sides.map((b) => ({ ...screwed('lip', b.id, 'Glue, and brads through the front along the side’s front edge, its upper edge level with the side’s: that leaves the gap over the floor'), by: 'brads' as const })), // prettier-ignore
   ].map((joint, i) => ({ order: i + 1, ...joint }))
 }
