@@ -73,7 +73,7 @@ export interface Opening {
   /** the seat it is for, or null for one that a rod goes into, or that lets something through */
   seat: string | null
   /** what it lets through where it is neither for a tool nor for a rod */
-  lets?: 'air' | 'a cord' | 'a pipe' | 'a finger'
+  lets?: 'air' | 'a cord' | 'a pipe' | 'a finger' | 'an outlet' | 'a switch' | 'a window' | 'a door'
   /** of a slot: middle of its closed end, on the line of centres */
   centre: Point
   /** mm */

@@ -10,7 +10,7 @@ export function openingNames(board: Pick<Board, 'openings'>): Map<string, string
   const names = new Map<string, string>()
   for (const { id, seat, lets } of fromDatum(board)) {
     if (seat !== null) continue
-    const what = lets === undefined ? 'rod' : lets.replace('a ', '')
+    const what = lets === undefined ? 'rod' : lets.replace(/^an? /, '')
     count.set(what, (count.get(what) ?? 0) + 1)
     names.set(id, `${what} ${count.get(what)}`)
   }

@@ -93,6 +93,7 @@ function saws(outfit: Outfit, mm: boolean): Row<'saws'>[] {
       kind: 'table saw',
       kerf: 2.6,
       greatestRip: mm ? 610 : inch(24),
+      greatestCrosscut: mm ? 610 : inch(24),
       greatestDepth: mm ? 75 : inch(3),
       tilt: 45,
       tiltsTo: 'left',

@@ -226,7 +226,8 @@ describe('the machine for it', () => {
   it('is the usual one, or what there is', () => {
     expect(sawFor(full, 'rip', rip)!.kind).toBe('table saw')
     expect(sawFor(full, 'rip', { ...rip, fence: 900 })!.kind).toBe('track saw')
-    expect(sawFor(full, 'cross', rip)!.kind).toBe('table saw')
+    expect(sawFor(full, 'cross', { ...rip, long: 600 })!.kind).toBe('table saw')
+    expect(sawFor(full, 'cross', rip)!.kind).toBe('track saw')
     expect(sawFor(full, 'cross', { ...rip, long: 200 })!.kind).toBe('mitre saw')
     expect(sawFor(hand, 'rip', rip)!.kind).toBe('jigsaw')
     expect(sawFor(hand, 'rip', { ...rip, thickness: 90 })!.kind).toBe('handsaw')

@@ -138,12 +138,18 @@ function comesOut({ job, placements }: SheetCuts, holder: string, shop: Shop): s
   return `Out of it come: ${pieces.join('; ')}. Write its name on each as it comes off the saw.`
 }
 
+/** Sizes nearer than this are the same, mm. */
+const SAME = 0.05
+
+const near = (a: number | null | undefined, b: number): boolean => a != null && Math.abs(a - b) < SAME
+
 function bySize(shop: Shop, stockId: string, pieces: ReturnType<typeof wanted>): Step {
   const stock = shop.stock.find((s) => s.id === stockId)
-  const same = new Map<string, { text: string; count: number; names: string[] }>()
+  const same = new Map<string, { text: string; count: number; names: string[]; whole: boolean }>()
+  const isWhole = ({ length, width }: (typeof pieces)[number]): boolean => stock?.form === 'sheet' && [[stock.length, stock.width], [stock.width, stock.length]].some(([l, w]) => near(l, length) && near(w, width)) // prettier-ignore
   for (const p of pieces) {
     const text = `${formatLength(p.length, shop)}${p.width ? ` × ${formatLength(p.width, shop)}` : ''}`
-    const found = same.get(text) ?? { text, count: 0, names: [] }
+    const found = same.get(text) ?? { text, count: 0, names: [], whole: isWhole(p) }
     found.count++
     if (!found.names.includes(p.name)) found.names.push(p.name)
     same.set(text, found)
@@ -164,7 +170,7 @@ function bySize(shop: Shop, stockId: string, pieces: ReturnType<typeof wanted>):
     ],
     says: [
       ...(tooLarge.length > 0 ? [`No ${stock!.name} there is is large enough for ${fewNames([...new Set(tooLarge.map((p) => lower(p.name)))])}: get a larger one${stock!.form === 'board' ? ', or glue boards up edge to edge,' : ''} before anything is cut.`] : []), // prettier-ignore
-      ...[...same.values()].map(({ text, count, names }) => `${count} of ${text}: ${names.join(', ').toLowerCase()}${count > 1 ? '; one stop for all of them' : ''}`), // prettier-ignore
+      ...[...same.values()].map(({ text, count, names, whole }) => `${count} of ${text}: ${names.join(', ').toLowerCase()}${whole ? '; whole, as it comes' : count > 1 ? '; one stop for all of them' : ''}`), // prettier-ignore
     ],
     cautions: pieces.some((p) => p.width > 0 && p.width < NARROW) ? [RIPPING] : [],
     makes: pieces.map((p) => p.feature),

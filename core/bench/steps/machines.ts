@@ -11,25 +11,36 @@ export interface SawWork {
   fence: number
   thickness: number
   tilt: number
+  /** how far the board goes past the blade where that is nearer; nought where left out */
+  reach?: number
 }
 
 const RIP: readonly Saw['kind'][] = ['table saw', 'track saw', 'circular saw', 'band saw', 'jigsaw', 'handsaw']
 const CROSS: readonly Saw['kind'][] = ['mitre saw', 'table saw', 'track saw', 'circular saw', 'handsaw', 'jigsaw', 'band saw'] // prettier-ignore
 const SLOT: readonly Saw['kind'][] = ['band saw', 'jigsaw', 'scroll saw', 'handsaw', 'table saw']
 
+/** Round inside a board: only what goes in by a starting hole. */
+const INSIDE: readonly Saw['kind'][] = ['jigsaw', 'scroll saw', 'handsaw']
+
+const KINDS = { rip: RIP, cross: CROSS, slot: SLOT, inside: INSIDE }
+type Direction = keyof typeof KINDS
+
+/** Saws whose frame stands beside the blade: a board goes no further past it than what they rip. */
+const FRAMED: ReadonlySet<Saw['kind']> = new Set(['band saw', 'scroll saw'])
+
 const SLACK = 1e-6
 const within = (limit: number | null, value: number): boolean => limit === null || value <= limit + SLACK
 
-function can(saw: Saw, work: SawWork, direction: 'rip' | 'cross' | 'slot'): boolean {
+function can(saw: Saw, work: SawWork, direction: Direction): boolean {
   if (saw.toBuy || !within(saw.greatestDepth, work.thickness) || (saw.tilt ?? 0) < work.tilt - SLACK) return false
   if (direction === 'cross') return within(saw.greatestCrosscut, work.long)
-  return direction !== 'rip' || saw.greatestRip === null || work.fence <= saw.greatestRip + SLACK
+  if (direction === 'rip') return within(saw.greatestRip, work.fence)
+  return !FRAMED.has(saw.kind) || within(saw.greatestRip, work.reach ?? 0)
 }
 
 /** The saw of a shop for a cut, the usual one for that direction first; null where none can. */
-export function sawFor(shop: Pick<Shop, 'saws'>, direction: 'rip' | 'cross' | 'slot', work: SawWork): Saw | null {
-  const kinds = direction === 'rip' ? RIP : direction === 'cross' ? CROSS : SLOT
-  for (const kind of kinds) {
+export function sawFor(shop: Pick<Shop, 'saws'>, direction: Direction, work: SawWork): Saw | null {
+  for (const kind of KINDS[direction]) {
     const saw = shop.saws.find((s) => s.kind === kind && can(s, work, direction))
     if (saw) return saw
   }

@@ -3,11 +3,13 @@ import { openingRows, WALL_FORM, type Board } from '../../model/model'
 import { EDGES } from '../marks'
 import { blankFeatures, markOf } from './features'
 import { step, wantsDry, type Bench, type Step } from './step'
+import { cutOutLines, isCutOut } from './cut-outs'
+import type { Point } from '../../geometry/outline'
 import { tipped } from '../../model/tilt'
 import { formatAngle } from '../../units/angle'
 import { formatLength } from '../../units/format-length'
 import { MINUTES } from './times'
-import { running, theName, upper } from './words'
+import { listed, lower, running, theName, upper } from './words'
 
 const FACE: Record<Board['placement']['lies'], string> = {
   flat: 'the upper face',
@@ -29,8 +31,9 @@ function markStep(model: Bench['model'], board: Board, shop: Bench['shop']): Ste
   const places = placeLines(model, board, shop)
   if (board.openings.length === 0 && screws.length + places.length === 0) return []
   const slanted = board.openings.some((o) => o.slant !== 0)
-  const face = slanted ? 'the face that looks out' : FACE[board.placement.lies]
-  const rows = openingRows(board)
+  const face = slanted || isPutUp(model, board) ? 'the face that looks out' : FACE[board.placement.lies]
+  const rows = openingRows({ ...board, openings: board.openings.filter((o) => !isCutOut(o)) })
+  const cutOuts = cutOutLines(board, shop)
   return [
     step({
       id: `mark:${board.id}`,
@@ -43,7 +46,8 @@ function markStep(model: Bench['model'], board: Board, shop: Bench['shop']): Ste
       ],
       says: [
         `Write ‘${board.name}’ on ${face}, with an arrow to its ${EDGES[board.placement.lies].to} and a cross at the datum end.`,
-        ...(board.openings.length > 0 ? [`Hook the rule on the datum end and don’t move it: every mark of the stick in one go${board.openings.some((o) => o.opensTo !== null) ? '; cross the waste side of each saw line' : ''}.`] : []), // prettier-ignore
+        ...(board.openings.length > cutOuts.length ? [`Hook the rule on the datum end and don’t move it: every mark of the stick in one go${board.openings.some((o) => o.opensTo !== null) ? '; cross the waste side of each saw line' : ''}.`] : []), // prettier-ignore
+        ...cutOuts,
         ...slopes(board, shop),
         ...places,
         ...screws,
@@ -56,10 +60,19 @@ function markStep(model: Bench['model'], board: Board, shop: Bench['shop']): Ste
   ]
 }
 
+/** Whether a board is screwed to the wall as it is, nothing fixed to it from behind: what is marked on it is seen. */
+const isPutUp = ({ form, joints }: Bench['model'], { id, placement }: Board): boolean =>
+  form === WALL_FORM && placement.lies === 'upright' && joints.every((j) => !j.parts.includes(id))
+
 /** The strips of a wall: all marked in one go, each by its screws. */
 function stripMarks(model: Bench['model'], strips: readonly Board[], shop: Bench['shop']): Step {
   const screwsOf = (b: Board): number[] => model.fasteners.filter((f) => f.through === b.id).map((f) => f.at.x - b.placement.at.x).sort((p, q) => p - q) // prettier-ignore
   const one = model.fasteners.find((f) => strips.some((b) => b.id === f.through))
+  const alike = new Map<string, string[]>()
+  for (const b of strips) {
+    const text = `${formatLength(b.length, shop)}: ${screwsOf(b).length > 0 ? `${running(screwsOf(b), shop)} from the left end` : 'no stud behind it'}.` // prettier-ignore
+    alike.set(text, [...(alike.get(text) ?? []), alike.has(text) ? lower(b.name) : b.name])
+  }
   return step({
     id: 'mark:strips',
     kind: 'mark',
@@ -68,7 +81,7 @@ function stripMarks(model: Bench['model'], strips: readonly Board[], shop: Bench
     settings: one ? [{ label: 'From the lower edge', value: running([one.at.z - strips.find((b) => b.id === one.through)!.placement.at.z], shop) }] : [], // prettier-ignore
     says: [
       'Write its number on each, with an arrow up: the wide face looks out, the bevel is up.',
-      ...strips.map((b) => `${b.name}, ${formatLength(b.length, shop)}: ${screwsOf(b).length > 0 ? `${running(screwsOf(b), shop)} from the left end` : 'no stud behind it'}.`), // prettier-ignore
+      ...[...alike].map(([text, names]) => `${listed(names)}, ${text}`),
     ],
     makes: strips.map((b) => markOf(b.id)),
     wants: wantsDry(...strips.flatMap(blankFeatures)),
@@ -87,21 +100,48 @@ function slopes(board: Board, shop: Bench['shop']): string[] {
 
 /** Where screws go through a board, by what they go into: running figures, and how far from the edge. */
 function screwLines(model: Bench['model'], board: Board, shop: Bench['shop']): string[] {
-  const through = model.fasteners.filter((f) => f.through === board.id)
-  const groups = new Map<string, { to: string; what: string; xs: number[]; y: number }>()
+  const axis = axesOf(board)
+  // through an edge there is nothing to mark on the face
+  const through = model.fasteners.filter((f) => f.through === board.id && f.toward[axis.thickness] !== 0)
+  const into = new Map<string | null, { what: string; points: Point[] }>()
   for (const f of through) {
-    const { x, y } = onBoard(board, f.at)
-    const axis = axesOf(board)
-    // through an edge there is nothing to mark on the face
-    if (f.toward[axis.thickness] === 0) continue
-    const to = f.into === null ? 'the wall' : theName(model.boards.find((b) => b.id === f.into)!.name)
-    const key = `${f.into} ${y.toFixed(2)}`
-    const group = groups.get(key) ?? { to, what: f.kind === 'brad' ? 'Brads' : 'Screws', xs: [], y }
-    group.xs.push(x)
-    groups.set(key, group)
+    const group = into.get(f.into) ?? { what: f.kind === 'brad' ? 'Brads' : 'Screws', points: [] }
+    group.points.push(onBoard(board, f.at))
+    into.set(f.into, group)
   }
   const edge = EDGES[board.placement.lies].from
-  return [...groups.values()].map(({ to, what, xs, y }) => `${what} into ${to}: ${running(xs.sort((a, b) => a - b), shop)} from the datum end, ${running([y], shop)} from the ${edge}.`) // prettier-ignore
+  return [...into].flatMap(([id, { what, points }]) => {
+    const to = id === null ? 'the wall' : theName(model.boards.find((b) => b.id === id)!.name)
+    return inLines(points).map(({ xs, ys }) => `${what} into ${to}: ${running(xs, shop)} from the datum end, ${running(ys, shop)} from the ${edge}.`) // prettier-ignore
+  })
+}
+
+/** Places nearer than this stand in one line, mm. */
+const SAME_LINE = 0.005
+
+/** Points as few lines: those at one height together, or those of one station, and then lines with the same places. */
+function inLines(points: readonly Point[]): { xs: number[]; ys: number[] }[] {
+  const by = (line: 'x' | 'y', along: 'x' | 'y'): { at: number[]; places: number[] }[] => {
+    const lines: { at: number[]; places: number[] }[] = []
+    for (const p of [...points].sort((a, b) => a[line] - b[line])) {
+      const last = lines.at(-1)
+      if (last && Math.abs(last.at[0]! - p[line]) < SAME_LINE) last.places.push(p[along])
+      else lines.push({ at: [p[line]], places: [p[along]] })
+    }
+    const merged = new Map<string, { at: number[]; places: number[] }>()
+    for (const { at, places } of lines) {
+      const sorted = places.sort((a, b) => a - b)
+      const key = sorted.map((v) => v.toFixed(2)).join(' ')
+      const same = merged.get(key)
+      if (same) same.at.push(...at)
+      else merged.set(key, { at, places: sorted })
+    }
+    return [...merged.values()]
+  }
+  const [rows, columns] = [by('y', 'x'), by('x', 'y')]
+  return columns.length < rows.length
+    ? columns.map(({ at, places }) => ({ xs: at, ys: places }))
+    : rows.map(({ at, places }) => ({ xs: places, ys: at }))
 }
 
 /** The line of a leaning board's lower face on what it stands against: both its ends, by the square edges. */

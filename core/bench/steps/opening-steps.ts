@@ -7,7 +7,8 @@ import { formatAngle } from '../../units/angle'
 import { formatLength } from '../../units/format-length'
 import { blankFeatures, boreOf, dustOf, easeOf, fileOf, flareOf, isShaped, markOf, openingFeatures, outlineOf, sawOf } from './features' // prettier-ignore
 import { bitSpeed, drillFor, sawFor } from './machines'
-import { step, wants, wantsDry, type Bench, type Step } from './step'
+import { cutOutLines, isCutOut, runsOut } from './cut-outs'
+import { isWall, step, wants, wantsDry, type Bench, type Step } from './step'
 import { MINUTES } from './times'
 import { listed, theName, theNames } from './words'
 
@@ -191,9 +192,12 @@ function sawStep(shop: Bench['shop'], board: Board, sawn: readonly Opening[]): S
   const fence = Math.max(...sawn.map((o) => intoEdge(board, o)))
   const rear = sawn.some((o) => o.opensTo === 'back')
   const [open, closed] = [sawn.some((o) => o.opensTo !== null), sawn.some((o) => o.opensTo === null)]
+  const inside = sawn.some((o) => o.opensTo === null && !runsOut(board, o))
+  const cutOff = sawn.some((o) => isCutOut(o) && runsOut(board, o))
   const { from, to } = EDGES[board.placement.lies]
   const edge = rear ? `edge that it is marked on, ${to} or ${from}` : to
-  const saw = sawFor(shop, 'slot', { long: fence, fence, thickness: board.thickness, tilt: 0 })
+  const reach = Math.max(...sawn.map(({ centre: { x } }) => Math.min(x, board.length - x)))
+  const saw = sawFor(shop, closed ? 'inside' : 'slot', { long: fence, fence, thickness: board.thickness, tilt: 0, reach }) // prettier-ignore
   const kerfs = sawn.filter((o) => o.bores.length === 0 && saw && saw.kerf <= o.width + 1e-6 && o.width < 4 * saw.kerf)
   const passes = kerfs.map((o) => routerPasses(o.width, saw!.kerf)?.passes ?? 1)
   return step({
@@ -203,19 +207,18 @@ function sawStep(shop: Bench['shop'], board: Board, sawn: readonly Opening[]): S
     parts: [board.id],
     settings: [
       { label: 'Saw', value: saw?.name ?? 'none in the shop that cuts this thickness' },
-      {
-        label: widths.length === 1 ? 'Width' : 'Widths',
-        value: [...new Set(widths.map((w) => formatLength(w, shop, 'up')))].join(' · '),
-      },
+      ...(sawn.every(isCutOut) ? [] : [{ label: widths.length === 1 ? 'Width' : 'Widths', value: [...new Set(widths.map((w) => formatLength(w, shop, 'up')))].join(' · ') }]), // prettier-ignore
       ...(kerfs.length > 0 ? [{ label: 'Passes', value: [...new Set(passes)].join(' or ') }] : []),
     ],
     says: [
-      ...(closed ? ['Closed ones: a starting hole in the waste, beside the line, then round along it.'] : []),
+      ...cutOutLines(board, shop),
+      ...(inside ? [`${inside && (open || cutOff) ? 'Closed ones: a' : 'A'} starting hole in the waste, beside the line, then round along it.`] : []), // prettier-ignore
+      ...(cutOff ? ['What reaches the edge of the board: in from there along the lines, to their corner.'] : []),
       ...(open ? [bored ? `From the hole’s tangents ${sawn.some((o) => o.slope) ? 'along the sloped lines' : 'square'} to the ${edge}, the blade in the waste, the line left standing.` : `From the ${edge}, to the end mark, the blade in the waste, the line left standing.`] : []), // prettier-ignore
-      ...(bored ? [] : ['Try each with what goes into it before the next one is cut.']),
+      ...(bored || sawn.every(isCutOut) ? [] : ['Try each with what goes into it before the next one is cut.']),
     ],
     cautions: [
-      'Clamp the board, the line beside the clamp; both hands on the saw. Fingers between slots break across the grain: don’t pry the waste out.',
+      `Clamp the board, the line beside the clamp; both hands on the saw.${open ? ' Fingers between slots break across the grain: don’t pry the waste out.' : ''}`,
     ],
     makes: sawn.map((o) => sawOf(board.id, o.id)),
     wants: wants(markOf(board.id), ...sawn.flatMap((o) => openingFeatures(board, o).filter((f) => f !== sawOf(board.id, o.id)))), // prettier-ignore
@@ -231,17 +234,21 @@ const named = (what: string, boards: readonly Board[]): string[] =>
   boards.length > 0 ? [`${what} ${theNames(boards.map((b) => b.name))}`] : []
 
 /** Edges eased where hands and tools go, before anything is in the way. */
-export function easeStep({ model, shop }: Bench): Step {
-  const drawn = [
-    ...named(
-      'every opening of',
-      model.boards.filter((b) => b.openings.length > 0),
-    ),
-    ...named(
-      'the edges of',
-      model.boards.filter((b) => b.openings.length === 0 && OVER_EDGES.has(b.role)),
-    ),
-  ]
+export function easeStep(bench: Bench): Step {
+  const { model, shop } = bench
+  // over a wall no tool is drawn
+  const drawn = isWall(bench)
+    ? []
+    : [
+        ...named(
+          'every opening of',
+          model.boards.filter((b) => b.openings.length > 0),
+        ),
+        ...named(
+          'the edges of',
+          model.boards.filter((b) => b.openings.length === 0 && OVER_EDGES.has(b.role)),
+        ),
+      ]
   const round = shop.cutters.find((c) => c.kind === 'round-over' && !c.toBuy)
   return step({
     id: 'ease',
@@ -256,7 +263,8 @@ export function easeStep({ model, shop }: Bench): Step {
     ],
     says: [
       ...(drawn.length > 0 ? [`Most where tools are drawn across: ${listed(drawn)}.`] : []), // prettier-ignore
-      'Leave faces that are glued square and sharp.',
+      ...(isWall(bench) ? ['Where hands pass: the outer edges, and round every cut-out.'] : []),
+      ...(model.joints.some((j) => j.glued) ? ['Leave faces that are glued square and sharp.'] : []),
     ],
     cautions: ['Dust: a mask, and open the door.'],
     makes: model.boards.map((b) => easeOf(b.id)),

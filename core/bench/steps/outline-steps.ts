@@ -52,7 +52,13 @@ export function outlineSteps({ model, shop }: Bench, marked: ReadonlySet<string>
   return alikeShapes(model.boards.filter(isShaped)).map((alike) => {
     const [b] = alike as [Board]
     const names = theNames(alike.map((x) => x.name))
-    const saw = sawFor(shop, 'slot', { long: b.length, fence: b.width, thickness: b.thickness, tilt: 0 })
+    const saw = sawFor(shop, 'slot', {
+      long: b.length,
+      fence: b.width,
+      thickness: b.thickness,
+      tilt: 0,
+      reach: Math.min(b.length, b.width) / 2,
+    })
     const stacked = saw === null ? 1 : Math.min(alike.length, Math.floor((saw.greatestDepth ?? b.thickness) / b.thickness)) // prettier-ignore
     const sides = shapedSides(b)
     const curved = sides.some(({ side }) => side.kind === 'arc')

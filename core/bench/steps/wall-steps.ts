@@ -2,7 +2,7 @@ import type { Board, HolderModel } from '../../model/model'
 import { boardBox } from '../../model/standing'
 import { formatLength } from '../../units/format-length'
 import { driveOf, easeOf, jointOf } from './features'
-import { fastenersText } from './joining-steps'
+import { clearanceFor, fastenersText } from './joining-steps'
 import { fullSheet } from './sawing-cautions'
 import { step, wants, type Bench, type Step } from './step'
 import { MINUTES } from './times'
@@ -42,6 +42,11 @@ const LINE: Record<Lift['kind'], string> = {
   rack: 'The line is the upper ledger: where it is held. The rack itself stands on the floor.',
 }
 
+/** A batten under a line lower than this has no room, mm. */
+const LEAST_LINE = 20
+
+const ON_THE_FLOOR = 'The sheets stand on the floor, which is rarely level: shim the first until its edge is plumb, and the next ones until their edges meet.' // prettier-ignore
+
 /** Putting up what goes on a wall first: the studs, a level line, each in its turn with its screws, and a pull. */
 export function wallSteps(bench: Bench): Step[] {
   const { model, shop } = bench
@@ -61,7 +66,7 @@ export function wallSteps(bench: Bench): Step[] {
     ],
     says: [
       plugs ? 'Holes are drilled with a hammer drill through the boards where they hang, never in a joint of the wall; blow them out.' : 'Check every stud with a nail where it will be covered.', // prettier-ignore
-      LINE[lowest!.kind],
+      lowest!.kind === 'sheet' && level < LEAST_LINE ? ON_THE_FLOOR : LINE[lowest!.kind],
     ],
     cautions: [
       'Cables and pipes run in walls, above and beside outlets: look before you drill. Near an outlet the circuit is off and proven dead; box extenders and wiring are for a licensed electrician where the code says so.',
@@ -102,11 +107,17 @@ function upStep(bench: Bench, all: readonly Lift[], { kind, boards, title }: Lif
     parts: boards.map((b) => b.id),
     settings: [
       ...fastenersText(screws, bench).map((value) => ({ label: 'With', value })),
+      ...(screws.length > 0 ? [clearanceFor(screws, bench)] : []),
       kind === 'strips' ? { label: 'Lower edge', value: `${formatLength(one!.placement.at.z, shop)} over the floor` } : { label: 'Left edge', value: `${formatLength(left, shop)} from the corner` }, // prettier-ignore
       ...(spacer === null ? [] : [{ label: 'Spacer', value: formatLength(spacer, shop) }]),
       ...(kind === 'rack' && feet ? [{ label: 'Feet', value: `${formatLength(feet.value, shop)} out from the wall` }] : []), // prettier-ignore
     ],
-    says: saysOf(kind, spacer !== null, one!),
+    says: saysOf(
+      kind,
+      spacer !== null,
+      one!,
+      screws.every((f) => f.into === null),
+    ),
     cautions: heavy(kind, boards) ? [fullSheet(shop)] : kind === 'panel' || kind === 'uprights' || kind === 'rack' ? ['Two people: one holds it, one fixes it.'] : [], // prettier-ignore
     makes: [...screws.map((f) => driveOf(f.id)), `up:${i}`],
     wants: [
@@ -120,12 +131,13 @@ function upStep(bench: Bench, all: readonly Lift[], { kind, boards, title }: Lif
 
 const heavy = (kind: Lift['kind'], boards: readonly Board[]): boolean => kind === 'sheet' && boards.some((b) => b.length * b.width > HEAVY) // prettier-ignore
 
-function saysOf(kind: Lift['kind'], spaced: boolean, one: Board): string[] {
+/** @param inStuds whether what holds it reaches the wall, and not a sheet alone */
+function saysOf(kind: Lift['kind'], spaced: boolean, one: Board, inStuds: boolean): string[] {
   if (kind === 'strips')
     return [
       'The bevel up, its sharp edge away from the wall: look at it from its end before the first screw.',
       spaced ? 'On two spacers of that height, set on the row below.' : 'On the level line; check it again with a long level.', // prettier-ignore
-      'One screw in each stud, in the body of the strip, never in its bevel.',
+      `${inStuds ? 'One screw in each stud' : 'Screws at the marks, into the sheet'}, in the body of the strip, never in its bevel.`,
     ]
   if (kind === 'sheet')
     return [

@@ -4,7 +4,7 @@ import type { Board, Opening } from '../../model/model'
 import { SETTINGS } from '../../shop/settings'
 import type { Shop, Stock } from '../../shop/shop'
 import type { Trail } from '../../working/trail'
-import type { Wall } from '../wall'
+import type { ThingKind, Wall } from '../wall'
 import { lengthText, NOTHING, plus, screwed, sheetStock, thicknessOf, type Made } from './made'
 import { cutOutRule, sheetHeightRule, sheetRule } from './rules'
 import { sheetPieces, type CutOut, type SheetPiece } from './sheet-pieces'
@@ -18,6 +18,9 @@ export function sheets(wall: Wall, shop: Shop, trail: Trail): Made {
   const boards = pieces.map((p) => sheetBoard(trail, shop, wall, p, stock))
   return { boards, fasteners: pieces.flatMap((p, i) => screwed(wall, shop, boards[i]!, p.screws)) }
 }
+
+/** What a sheet is cut out for. */
+const LETS: Partial<Record<ThingKind, Opening['lets']>> = { outlet: 'an outlet', switch: 'a switch', window: 'a window', door: 'a door' } // prettier-ignore
 
 function sheetBoard(trail: Trail, shop: Shop, wall: Wall, p: SheetPiece, stock: Stock): Board {
   const id = p.tier === 1 ? `sheet-${p.column}` : `sheet-${p.column}-${p.tier}`
@@ -45,6 +48,7 @@ function sheetBoard(trail: Trail, shop: Shop, wall: Wall, p: SheetPiece, stock: 
       id: `cut-${n + 1}`,
       kind: 'slot',
       seat: null,
+      lets: LETS[c.thing.kind],
       centre: at,
       width: c.x1 - c.x0,
       radius: 0,

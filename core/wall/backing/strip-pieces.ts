@@ -35,8 +35,11 @@ export function joined({ from, to }: Stretch, studs: readonly number[], longest:
   let at = from
   while (to - at > longest + 1e-6) {
     const within = studs.filter((s) => s > at + SHORTEST && s <= at + longest)
-    // the last one that leaves enough for the next piece
-    const stud = within.filter((s) => to - s >= LEAST_REST).at(-1) ?? within.at(-1)
+    // the last one by which both pieces are held twice, and no more of them are wanted; else that leaves enough for the next piece
+    const after = (s: number): number => Math.ceil((to - s) / longest - 1e-9)
+    const fewest = Math.min(...within.map(after))
+    const held = (s: number): boolean => twice({ from: at, to: s }, studs) && (after(s) > 1 || twice({ from: s, to }, studs)) // prettier-ignore
+    const stud = within.filter((s) => after(s) === fewest && held(s)).at(-1) ?? within.filter((s) => to - s >= LEAST_REST).at(-1) ?? within.at(-1) // prettier-ignore
     const next = stud ?? at + longest
     pieces.push({ from: at, to: next })
     at = next
@@ -50,6 +53,8 @@ export const screwsOf = ({ from, to }: Stretch, studs: readonly number[]): numbe
     .filter((s) => s >= from - 1e-6 && s <= to + 1e-6)
     .map((s) => Math.min(Math.max(s, from + FROM_END), to - FROM_END))
     .filter((x) => x >= from + FROM_END - 1e-6 && x <= to - FROM_END + 1e-6)
+
+const twice = (piece: Stretch, studs: readonly number[]): boolean => screwsOf(piece, studs).length > 1
 
 /** Keep-outs of strips: an outlet and a switch want room, a window's and a door's frame a little. */
 const ROOM_AT_FRAME = 10

@@ -27,7 +27,7 @@ export function wallVerdicts(wall: Wall, shop: Shop, model: HolderModel | null):
   // strips on sheets are held by those too
   const hung = model.boards.filter((b) => (wall.holds === 'strips' && b.role === 'strip') || (b.role === 'rail' && wall.holds === 'uprights')) // prettier-ignore
   const loose = hung.filter((b) => new Set(into.filter((f) => f.through === b.id).map((f) => f.at.x)).size < 2)
-  if (loose.length > 0 && into.length > 0) found.push(say('loose strips', 'watch', `${loose.map((b) => b.name).join(', ')}: on fewer than two studs. Leave them out, or hang nothing heavy there.`)) // prettier-ignore
+  if (loose.length > 0 && into.length > 0) found.push(say('loose strips', 'watch', `${loose.map((b) => b.name).join(', ')}: on fewer than two studs. Leave ${loose.length === 1 ? 'it' : 'them'} out, or hang nothing heavy there.`)) // prettier-ignore
   return [...found, ...ofSeams(wall, shop), ...ofFrame(wall, shop, model), ...ofUprights(wall, shop, model)]
 }
 
