@@ -212,7 +212,7 @@ function sawStep(shop: Bench['shop'], board: Board, sawn: readonly Opening[]): S
     ],
     says: [
       ...cutOutLines(board, shop),
-      ...(inside ? [`${inside && (open || cutOff) ? 'Closed ones: a' : 'A'} starting hole in the waste, beside the line, then round along it.`] : []), // prettier-ignore
+      ...(inside ? [`${open || cutOff ? 'Closed ones: a' : 'A'} starting hole in the waste, beside the line, then round along it.`] : []), // prettier-ignore
       ...(cutOff ? ['What reaches the edge of the board: in from there along the lines, to their corner.'] : []),
       ...(open ? [bored ? `From the hole’s tangents ${sawn.some((o) => o.slope) ? 'along the sloped lines' : 'square'} to the ${edge}, the blade in the waste, the line left standing.` : `From the ${edge}, to the end mark, the blade in the waste, the line left standing.`] : []), // prettier-ignore
       ...(bored || sawn.every(isCutOut) ? [] : ['Try each with what goes into it before the next one is cut.']),

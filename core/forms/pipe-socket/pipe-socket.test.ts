@@ -112,6 +112,9 @@ describe('pipe sockets', () => {
   it('have holes sawn to the line where no bit bores them', () => {
     expect(verdicts.find((v) => v.id === 'rod holes')).toMatchObject({ level: 'pass' })
     const { steps } = benchSteps({ model: model!, shop: input.shop, cuts: [] }, 'h')
-    expect(steps.find((s) => s.kind === 'saw')!.says[0]).toContain('a starting hole')
+    const saw = steps.find((s) => s.kind === 'saw')!
+    expect(saw.says[0]).toBe('A starting hole in the waste, beside the line, then round along it.')
+    // no band saw gets in there
+    expect(saw.settings).toContainEqual({ label: 'Saw', value: 'Jigsaw' })
   })
 })
