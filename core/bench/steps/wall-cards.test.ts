@@ -47,6 +47,23 @@ describe('the cards of a wall of sheets', () => {
     expect(said('saw:sheet-1').cautions.join(' ')).not.toContain('Fingers')
   })
 
+  it('say that a sheet as large as it comes is whole, and which saw would get in where none does', () => {
+    const inches = usualShop('s', 'in', 'full')
+    const whole = wallDesign({ ...newWall('w', 'in'), holds: 'panel' }, inches).model!
+    const cut = benchSteps({ model: whole, shop: inches, cuts: [] }, 'w').steps.find((s) => s.kind === 'cut')!
+    expect(cut.says).toEqual(['3 of 48" × 96": sheet 1, sheet 2, sheet 3; whole, as it comes'])
+    const without = { ...shop, saws: shop.saws.filter((s) => s.kind !== 'jigsaw') }
+    const told = benchSteps({ model, shop: without, cuts: [] }, 'w').steps.find((s) => s.id === 'saw:sheet-1')!
+    expect(told.settings[0]!.value).toContain('keyhole')
+  })
+
+  it('name no clearance hole where plugs go through board and wall in one', () => {
+    const masonry = wallDesign({ ...wall('panel'), behind: 'masonry' }, shop).model!
+    const up = benchSteps({ model: masonry, shop, cuts: [] }, 'w').steps.find((s) => s.id === 'up:sheet-1')!
+    expect(up.settings[0]!.value).toContain('Plug')
+    expect(up.settings.map((s) => s.label)).not.toContain('Clearance hole')
+  })
+
   it('ease no edges that tools are drawn across, and stand on the floor without a batten', () => {
     expect(said('ease').says.join(' ')).not.toMatch(/tools|glued/)
     expect(said('wall').says.join(' ')).toMatch(/shim the first/)
@@ -56,6 +73,11 @@ describe('the cards of a wall of sheets', () => {
 })
 
 describe('the cards of strips', () => {
+  it('reach to a stud in whole inches, though it is a millionth of one further than the board', () => {
+    const studs = newWall('w', 'in').studs
+    expect(joined({ from: studs[2]!, to: studs.at(-1)! }, studs, 1219.2)).toHaveLength(2)
+  })
+
   it('join strips on studs that hold both pieces twice, where there are such', () => {
     const studs = [600, 1200, 1800, 2400, 3000]
     expect(joined({ from: 0, to: 2990 }, studs, 2400)).toEqual([{ from: 0, to: 1800 }, { from: 1800, to: 2990 }]) // prettier-ignore

@@ -32,6 +32,9 @@ export interface SheetPiece {
   seamHolds: boolean
 }
 
+/** What places reckoned in inches may be out by and still be the same, mm. */
+const SAME = 1e-6
+
 /** A screw keeps so far from a sheet's edge and twice that from a cut-out, mm. */
 const FROM_EDGE = 10
 
@@ -46,8 +49,8 @@ export function seamsOf(wall: Wall, widest: number): { at: number; holds: boolea
   const studs = bearersOf(wall)
   const seams: { at: number; holds: boolean }[] = []
   let at = 0
-  while (wall.width - at > widest + 1e-6) {
-    const stud = studs.filter((s) => s > at + FROM_EDGE * 4 && s <= at + widest).at(-1)
+  while (wall.width - at > widest + SAME) {
+    const stud = studs.filter((s) => s > at + FROM_EDGE * 4 && s <= at + widest + SAME).at(-1)
     seams.push({ at: stud ?? at + widest, holds: stud !== undefined })
     at = stud ?? at + widest
   }

@@ -20,6 +20,9 @@ export interface StripPiece extends StripRun {
   screws: number[]
 }
 
+/** What places reckoned in inches may be out by and still be the same, mm. */
+const SAME = 1e-6
+
 /** Shorter pieces are not put up, mm. */
 export const SHORTEST = 150
 
@@ -33,8 +36,8 @@ export const FROM_END = 20
 export function joined({ from, to }: Stretch, studs: readonly number[], longest: number): Stretch[] {
   const pieces: Stretch[] = []
   let at = from
-  while (to - at > longest + 1e-6) {
-    const within = studs.filter((s) => s > at + SHORTEST && s <= at + longest)
+  while (to - at > longest + SAME) {
+    const within = studs.filter((s) => s > at + SHORTEST && s <= at + longest + SAME)
     // the last one by which both pieces are held twice, and no more of them are wanted; else that leaves enough for the next piece
     const after = (s: number): number => Math.ceil((to - s) / longest - 1e-9)
     const fewest = Math.min(...within.map(after))
