@@ -71,7 +71,7 @@ const holderOf = (form: string, tools: Tool[], choices: Record<string, string> =
   },
 })
 
-/** Saws, mallets on rods and on pins, a ring on a pin, planes on a shelf, circular saws on a deck. */
+/** Saws, mallets on rods and on pins, a ring on a pin, pucks in a chute, planes on a shelf, circular saws on a deck. */
 function others(): PlanInput[] {
   const saw = (id: string, plate: number, heel: number): Tool => ({
     ...plainTool(id, 'handsaw', `Saw ${id}`),
@@ -82,6 +82,12 @@ function others(): PlanInput[] {
     ...plainTool('r', 'ring', 'Ring'),
     measures: { outerDiameter: 120, holeDiameter: 30, thickness: 20 },
     mass: 0.2,
+  }
+  const puck: Tool = {
+    ...plainTool('p', 'ring', 'Puck'),
+    measures: { outerDiameter: 66, holeDiameter: 0, thickness: 28 },
+    mass: 0.06,
+    count: 8,
   }
   const plane = (id: string, wide: number): Tool => ({
     ...plainTool(id, 'plane', `Plane ${id}`),
@@ -101,6 +107,7 @@ function others(): PlanInput[] {
     holderOf('reach-arms', mallets),
     holderOf('peg-rail', [mallets[1]!, ring]),
     holderOf('berth', [plane('a', 42), plane('b', 60)]),
+    holderOf('dispenser', [puck]),
     holderOf('lean-deck', [circular('a'), circular('b')]),
     holderOf('lean-deck', [circular('a')], { bears: 'lip' }),
   ]

@@ -5,7 +5,7 @@ import { checkBearings } from './bearing'
 import { checkBits } from './bit'
 import { checkBoardLengths } from './board-length'
 import { checkCutBefore } from './cut-before'
-import { checkDrawing } from './drawing-out'
+import { checkDrawnOut } from './drawn-out'
 import { checkFingers } from './finger'
 import { checkHooks } from './hooks'
 import { checkKnocking } from './knocking'
@@ -51,7 +51,7 @@ const CHECKS: readonly Check[] = [
   checkScrews,
   checkAcross,
   checkTaking,
-  checkDrawing,
+  checkDrawnOut,
   checkReach,
   checkBoardLengths,
   checkStock,

@@ -8,9 +8,10 @@ import type { Place } from '../model/model'
 import type { Rule } from '../working/figure'
 import type { Trail } from '../working/trail'
 import type { PlanInput, Refusal } from './form'
-import { massFigure, measuredFigure } from './measured-figure'
+import { measuredFigure } from './measured-figure'
 import { seatTool } from './seat-tool'
 import type { Spot } from './spread'
+import { stackMassFigure } from './stack-mass'
 
 const source = 'Geometry of the shelf; makers’ instructions for vents'
 const rule = (id: string, says: string): Rule => ({ id: `shelf.${id}`, says, source })
@@ -20,7 +21,6 @@ export const halfRule = rule(
   'What stands on a shelf takes half of its width to each side of its middle, and what its vents want free there.',
 )
 export const outRule = rule('out', 'How far it reaches out from the back as it stands, with what its vents want free on either side.') // prettier-ignore
-export const stackRule = rule('stack', 'A stack weighs as often as much as one as there are in it.')
 export const highRule = rule('high', 'How high it stands over the shelf.')
 
 /** Sizes nearer than this are the same, mm. */
@@ -123,9 +123,7 @@ export function onShelf(input: PlanInput, trail: Trail): { standing: OnShelf[]; 
     const high = measuredFigure(trail, order, tool, 'high', `Height of ${place}`, e.high, highRule)
     const stack = stackOf(tool)
     const whole = stacked(tool, stack)
-    const one = massFigure(trail, tool)
-    const mass = stack > 1 && trail.has(one) ? `stackMass:${order.id}` : one
-    if (mass !== one) trail.derive(mass, `Weight of stack ${place}`, stack * trail.get(one).value, stackRule, `${stack} × {${one}}`, { quantity: 'mass' }) // prettier-ignore
+    const mass = stackMassFigure(trail, tool, order.id, place, stack)
     found.push({
       seat: order.id,
       order,

@@ -16,3 +16,21 @@ export const plainBoard = (
   openings: [],
   ...board,
 })
+
+/**
+ * The board behind a holder, against the wall from end to end of it. Lengths mm.
+ * @param low its lower edge, @param as ids of the figures of its length and height
+ */
+export const backBoard = (
+  stock: Stock,
+  { length, width, low, as }: { length: number; width: number; low: number; as: { length: string; width: string } },
+): Board =>
+  plainBoard(stock, {
+    id: 'back',
+    name: 'Back',
+    role: 'back',
+    length,
+    width,
+    placement: { lies: 'upright', at: { x: 0, y: 0, z: low } },
+    figures: { ...as, thickness: 'thickness:back' },
+  })

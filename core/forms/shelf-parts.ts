@@ -1,10 +1,10 @@
-import { carriedMass } from '../footprint/tool'
 import type { Seat } from '../model/model'
 import type { Rule } from '../working/figure'
 import type { Trail } from '../working/trail'
 import { settingOf } from './choice-value'
 import type { PlanInput } from './form'
 import type { OnShelf } from './on-shelf'
+import { stackMass } from './stack-mass'
 
 const source = 'Geometry of the shelf; limits from workshop practice'
 const rule = (id: string, says: string): Rule => ({ id: `shelf.${id}`, says, source })
@@ -36,8 +36,6 @@ export const dividersBetween = (
     return trail.derive(`divider:${i + 1}`, `Divider ${i + 1} from the datum end`, value, dividerRule, formula)
   })
 
-const stacked = (mass: number | null, stack: number): number | null => (mass === null ? null : stack * mass)
-
 /** What stands on the shelf, its middle at `x` and the back of its room at `y`; mm. The shelf's board is called `shelf`. */
 export const shelfSeat = (l: OnShelf, x: number, y: number): Seat => ({
   id: l.order.id,
@@ -52,7 +50,7 @@ export const shelfSeat = (l: OnShelf, x: number, y: number): Seat => ({
   rests: 'shelf',
   sharp: l.tool.options.delicate === 'edge',
   ...(l.stack > 1 ? { stack: l.stack } : {}),
-  mass: stacked(carriedMass(l.tool), l.stack),
+  mass: stackMass(l.tool, l.stack),
   reach: `{thickness:back} + {headClearance} + {${l.ids.out}}`,
   figures: l.ids,
 })

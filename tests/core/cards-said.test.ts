@@ -5,6 +5,7 @@ import type { Step } from '#core/bench/steps/step'
 import { benchSteps } from '#core/bench/steps/steps'
 import { design } from '#core/choose/design'
 import { rootDiameter } from '#core/fit/screw'
+import { kindOf } from '#core/footprint/kinds'
 import { plainTool, type Tool } from '#core/footprint/tool'
 import { pilotBit } from '#core/forms/fastening/choose-fastener'
 import { boardOf, type HolderModel } from '#core/model/model'
@@ -36,6 +37,21 @@ const hammer = (id: string) => tool(id, 'headed', { handleWidth: 25, handleThick
 const withRods = (model: HolderModel) => model.rods.filter((r) => r.role !== 'pipe').length > 0
 
 describe('what the cards say', () => {
+  it('of a saw: the band saw only as far as the rail goes through its frame', () => {
+    const sawn = (count: number) => cardsOf('finger-rail', Array.from({ length: count }, (_, i) => hammer(`h${i}`))).one('saw:rail').settings[0]!.value // prettier-ignore
+    expect(sawn(2)).toBe('Band saw')
+    // the slots in the middle stand further from either end than its throat
+    expect(sawn(15)).toBe('Jigsaw')
+  })
+
+  it('of batteries only where there may be one', () => {
+    expect(cardsOf('finger-rail', [hammer('a')]).one('prove').says[0]).toBe('Each tool in and out with one hand. Pull at the front edge; knock the wall.') // prettier-ignore
+    const typical = Object.fromEntries(kindOf('pistol-grip')!.fields.map((f) => [f.key, f.typical]))
+    expect(cardsOf('finger-rail', [tool('d', 'pistol-grip', typical)]).one('prove').says[0]).toContain(
+      'battery on and off',
+    )
+  })
+
   it('of rods before the second end only where rods are fixed between two ends', () => {
     const said = (form: string, tools: Tool[]) => {
       const { model, one } = cardsOf(form, tools)

@@ -20,7 +20,7 @@ const CROSS: readonly Saw['kind'][] = ['mitre saw', 'table saw', 'track saw', 'c
 const SLOT: readonly Saw['kind'][] = ['band saw', 'jigsaw', 'scroll saw', 'handsaw', 'table saw']
 
 /** Round inside a board: only what goes in by a starting hole. */
-const INSIDE: readonly Saw['kind'][] = ['jigsaw', 'scroll saw', 'handsaw']
+const INSIDE: readonly Saw['kind'][] = ['jigsaw', 'scroll saw']
 
 const KINDS = { rip: RIP, cross: CROSS, slot: SLOT, inside: INSIDE }
 type Direction = keyof typeof KINDS

@@ -206,7 +206,14 @@ function sawStep(shop: Bench['shop'], board: Board, sawn: readonly Opening[]): S
     title: bored ? `Saw ${sawn.length} ${sawn.length === 1 ? 'slot' : 'slots'} open in ${theName(board.name)}` : `Saw ${sawn.length} ${closed ? (sawn.length === 1 ? 'opening' : 'openings') : sawn.length === 1 ? 'slot' : 'slots'} in ${theName(board.name)}`, // prettier-ignore
     parts: [board.id],
     settings: [
-      { label: 'Saw', value: saw?.name ?? 'none in the shop that cuts this thickness' },
+      {
+        label: 'Saw',
+        value:
+          saw?.name ??
+          (closed
+            ? 'a keyhole or coping saw: none in the shop gets in there'
+            : 'none in the shop that cuts this thickness'),
+      },
       ...(sawn.every(isCutOut) ? [] : [{ label: widths.length === 1 ? 'Width' : 'Widths', value: [...new Set(widths.map((w) => formatLength(w, shop, 'up')))].join(' · ') }]), // prettier-ignore
       ...(kerfs.length > 0 ? [{ label: 'Passes', value: [...new Set(passes)].join(' or ') }] : []),
     ],

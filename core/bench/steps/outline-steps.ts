@@ -57,6 +57,7 @@ export function outlineSteps({ model, shop }: Bench, marked: ReadonlySet<string>
       fence: b.width,
       thickness: b.thickness,
       tilt: 0,
+      // it is turned so that the less of it lies in the saw's frame
       reach: Math.min(b.length, b.width) / 2,
     })
     const stacked = saw === null ? 1 : Math.min(alike.length, Math.floor((saw.greatestDepth ?? b.thickness) / b.thickness)) // prettier-ignore

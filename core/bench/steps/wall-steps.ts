@@ -42,6 +42,9 @@ const LINE: Record<Lift['kind'], string> = {
   rack: 'The line is the upper ledger: where it is held. The rack itself stands on the floor.',
 }
 
+/** What a screw into masonry is among the shop’s fasteners. */
+const PLUG = 'plug'
+
 /** A batten under a line lower than this has no room, mm. */
 const LEAST_LINE = 20
 
@@ -55,7 +58,7 @@ export function wallSteps(bench: Bench): Step[] {
   const anchored = model.fasteners.filter((f) => f.into === null)
   const level = lowest!.kind === 'rack' ? Math.max(...model.boards.filter((b) => b.role === 'rail').map((b) => b.placement.at.z)) : Math.min(...lowest!.boards.map((b) => boardBox(b).z[0])) // prettier-ignore
   const studs = model.working.filter((f) => f.id.startsWith('stud:')).map((f) => f.value)
-  const plugs = anchored.some((f) => f.item === 'plug')
+  const plugs = anchored.some((f) => f.item === PLUG)
   const first = step({
     id: 'wall',
     kind: 'wall',
@@ -107,7 +110,8 @@ function upStep(bench: Bench, all: readonly Lift[], { kind, boards, title }: Lif
     parts: boards.map((b) => b.id),
     settings: [
       ...fastenersText(screws, bench).map((value) => ({ label: 'With', value })),
-      ...(screws.length > 0 ? [clearanceFor(screws, bench)] : []),
+      // a plug's hole goes through board and wall in one
+      ...(screws.length > 0 && screws[0]!.item !== PLUG ? [clearanceFor(screws, bench)] : []),
       kind === 'strips' ? { label: 'Lower edge', value: `${formatLength(one!.placement.at.z, shop)} over the floor` } : { label: 'Left edge', value: `${formatLength(left, shop)} from the corner` }, // prettier-ignore
       ...(spacer === null ? [] : [{ label: 'Spacer', value: formatLength(spacer, shop) }]),
       ...(kind === 'rack' && feet ? [{ label: 'Feet', value: `${formatLength(feet.value, shop)} out from the wall` }] : []), // prettier-ignore

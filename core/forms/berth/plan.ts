@@ -5,7 +5,7 @@ import { Trail } from '../../working/trail'
 import { lengthOf, optionOf } from '../choice-value'
 import type { Plan, PlanInput, PlannedModel, Refusal } from '../form'
 import { onShelf } from '../on-shelf'
-import { plainBoard } from '../plain-board'
+import { backBoard, plainBoard } from '../plain-board'
 import { dividersBetween, shelfDepth, shelfSeat } from '../shelf-parts'
 import { spreadSpots } from '../spread'
 import { NO_STOCK, stocksFor } from '../stocks'
@@ -64,14 +64,11 @@ export function planBerth(input: PlanInput): Plan {
     placement: { lies: 'upright', at: { x: 0, y: tb + depth, z: -ts } },
     figures: { length: 'length', width: 'lipBoard', thickness: 'thickness:lip' },
   })
-  const back = plainBoard(stocks.back, {
-    id: 'back',
-    name: 'Back',
-    role: 'back',
+  const back = backBoard(stocks.back, {
     length,
     width: height,
-    placement: { lies: 'upright', at: { x: 0, y: 0, z: -ts } },
-    figures: { length: 'length', width: 'backHeight', thickness: 'thickness:back' },
+    low: -ts,
+    as: { length: 'length', width: 'backHeight' },
   })
   const plate = (id: string, name: string, role: Board['role'], x: number): Board =>
     plainBoard(stocks.divider, {

@@ -6,7 +6,7 @@ import { Trail } from '../../working/trail'
 import { lengthOf, optionOf, settingOf } from '../choice-value'
 import type { Plan, PlanInput, Refusal } from '../form'
 import { seatOnHandle } from '../on-handle'
-import { plainBoard } from '../plain-board'
+import { backBoard, plainBoard } from '../plain-board'
 import { spreadSpots } from '../spread'
 import { NO_STOCK, stocksFor } from '../stocks'
 import { choices } from './choices'
@@ -65,14 +65,11 @@ export function planCollarToe(input: PlanInput): Plan {
   const stop = stopped ? [flat('stop', 'Stop', -high - t, [])] : []
   const low = high + (stopped ? 2 : 1) * t
   const backHigh = trail.derive('backHigh', 'Height of the back', low, backRule, `{collarHeight} + ${stopped ? '2 × ' : ''}{thickness:collar}`) // prettier-ignore
-  const back = plainBoard(stocks.back, {
-    id: 'back',
-    name: 'Back',
-    role: 'back',
+  const back = backBoard(stocks.back, {
     length,
     width: backHigh,
-    placement: { lies: 'upright', at: { x: 0, y: 0, z: -low } },
-    figures: { length: 'length', width: 'backHigh', thickness: 'thickness:back' },
+    low: -low,
+    as: { length: 'length', width: 'backHigh' },
   })
   return {
     trail,

@@ -11,10 +11,11 @@ import type { Trail } from '../../working/trail'
 import { optionOf, settingOf } from '../choice-value'
 import { fieldDoubt } from '../doubt'
 import type { PlanInput, Refusal } from '../form'
-import { doubtFigure, massFigure, measuredFigure } from '../measured-figure'
+import { doubtFigure, measuredFigure } from '../measured-figure'
 import { seatTool } from '../seat-tool'
+import { stackMassFigure } from '../stack-mass'
 import { choices } from './choices'
-import { halfRule, stackRule } from './rules'
+import { halfRule, stackHighRule } from './rules'
 
 const NEEDS = ['outerDiameter', 'thickness']
 
@@ -102,11 +103,9 @@ function chuteFor(input: PlanInput, trail: Trail, disc: Disc, place: number, key
   const stack = Math.max(1, tool.count ?? 1)
   const inside = trail.derive(`needed:${id}`, `Chute ${place} inside`, neededOpening(disc.across.value, trail.get(acrossDoubt).value, fit), neededRule, `{${across}} + {${acrossDoubt}} + {${key}}`, { print: 'up' }) // prettier-ignore
   const half = trail.derive(`half:${id}`, `Half of chute ${place}`, inside / 2, halfRule, `{needed:${id}} / 2`)
-  const high = trail.derive(`stack:${id}`, `Height of stack ${place}`, stack * disc.thick.value, stackRule, `${stack} × {${thick}}`) // prettier-ignore
+  const high = trail.derive(`stack:${id}`, `Height of stack ${place}`, stack * disc.thick.value, stackHighRule, `${stack} × {${thick}}`) // prettier-ignore
   const gap = trail.derive(`gap:${id}`, `Needed to slide ${place} out`, neededOpening(disc.thick.value, trail.get(thickDoubt).value, fit), neededRule, `{${thick}} + {${thickDoubt}} + {${key}}`, { print: 'up' }) // prettier-ignore
-  const single = massFigure(trail, tool)
-  const mass = trail.has(single) ? `stackMass:${id}` : single
-  if (mass !== single) trail.derive(mass, `Weight of stack ${place}`, stack * trail.get(single).value, stackRule, `${stack} × {${single}}`, { quantity: 'mass' }) // prettier-ignore
+  const mass = stackMassFigure(trail, tool, id, place, stack)
   return {
     ...{ order, tool, place, across: disc.across.value, stack, high, inside, half, gap },
     ids: { across, inside: `needed:${id}`, half: `half:${id}`, high: `stack:${id}`, gap: `gap:${id}`, thick, thickDoubt, mass }, // prettier-ignore

@@ -1,12 +1,12 @@
-import { carriedMass } from '../../footprint/tool'
 import { MODEL_VERSION, type Board, type Joint, type Seat } from '../../model/model'
 import { formatLength } from '../../units/format-length'
 import { LARGEST_SIZE } from '../../units/length'
 import { Trail } from '../../working/trail'
 import { lengthOf, settingOf } from '../choice-value'
 import type { Plan, PlanInput, Refusal } from '../form'
-import { plainBoard } from '../plain-board'
+import { backBoard, plainBoard } from '../plain-board'
 import { lengthRule } from '../spread'
+import { stackMass } from '../stack-mass'
 import { NO_STOCK, stocksFor } from '../stocks'
 import { choices } from './choices'
 import { chutesFor, type Chute } from './chutes'
@@ -68,14 +68,11 @@ export function planDispenser(input: PlanInput): Plan {
     placement: { lies: 'upright', at: { x: 0, y: tb + depth, z: gap } },
     figures: { length: 'length', width: 'frontHigh', thickness: 'thickness:lip' },
   })
-  const back = plainBoard(stocks.back, {
-    id: 'back',
-    name: 'Back',
-    role: 'back',
+  const back = backBoard(stocks.back, {
     length,
     width: backHigh,
-    placement: { lies: 'upright', at: { x: 0, y: 0, z: -ts } },
-    figures: { length: 'length', width: 'backHigh', thickness: 'thickness:back' },
+    low: -ts,
+    as: { length: 'length', width: 'backHigh' },
   })
   return {
     trail,
@@ -147,12 +144,10 @@ const seat = (c: Chute, { x, y }: { x: number; y: number }): Seat => ({
   rests: 'shelf',
   sharp: false,
   ...(c.stack > 1 ? { stack: c.stack } : {}),
-  mass: stackMass(carriedMass(c.tool), c.stack),
+  mass: stackMass(c.tool, c.stack),
   reach: `{thickness:back} + ({depth} + {${c.ids.across}}) / 2`,
   figures: { across: c.ids.across, gap: c.ids.gap, thick: c.ids.thick, thickDoubt: c.ids.thickDoubt, mass: c.ids.mass },
 })
-
-const stackMass = (one: number | null, stack: number): number | null => (one === null ? null : stack * one)
 
 /** Sides and dividers onto the floor, the back onto floor and sides, the front last. */
 function joints(sides: readonly Board[]): Joint[] {

@@ -4,7 +4,7 @@ const source = 'Geometry of a stack in its chute'
 const rule = (id: string, says: string): Rule => ({ id: `dispenser.${id}`, says, source })
 
 export const halfRule = rule('half', 'A chute reaches to each side of its middle by half of what its disc needs.')
-export const stackRule = rule('stack', 'A stack is as often as high as one as there are in it, and weighs as often as much.') // prettier-ignore
+export const stackHighRule = rule('stack', 'A stack is as often as high as one as there are in it.')
 export const centreRule = rule('centre', 'A side stands at each end, and a divider between two chutes.')
 export const depthRule = rule('depth', 'The chutes are as deep inside as the widest disc needs.')
 export const pickRule = rule('pick', 'The lowest comes out through a gap over the floor, as high as the thickest needs to slide through.') // prettier-ignore

@@ -7,7 +7,7 @@ import { LARGEST_SIZE } from '../../units/length'
 import { Trail } from '../../working/trail'
 import { lengthOf, optionOf } from '../choice-value'
 import type { Plan, PlanInput, Refusal } from '../form'
-import { plainBoard } from '../plain-board'
+import { backBoard, plainBoard } from '../plain-board'
 import { spreadSpots } from '../spread'
 import { NO_STOCK, stocksFor } from '../stocks'
 import { choices } from './choices'
@@ -34,14 +34,11 @@ export function planHook(input: PlanInput): Plan {
   const height = Math.max(lengthOf(choices, input, trail, 'backHeight'), highest.height)
   trail.derive('backHigh', 'Height of the back', height, backRule, `max({backHeight}, {${highest.ids.height}})`)
   const tb = stocks.back.thickness
-  const back = plainBoard(stocks.back, {
-    id: 'back',
-    name: 'Back',
-    role: 'back',
+  const back = backBoard(stocks.back, {
     length,
     width: height,
-    placement: { lies: 'upright', at: { x: 0, y: 0, z: -height } },
-    figures: { length: 'length', width: 'backHigh', thickness: 'thickness:back' },
+    low: -height,
+    as: { length: 'length', width: 'backHigh' },
   })
   const boards = all.map((h, i) => hookBoard(stocks.hook, h, centres[i]!, tb, input.shop.settings.web))
   const longest = all.reduce((a, b) => (b.length > a.length ? b : a))

@@ -5,7 +5,7 @@ import { LARGEST_SIZE } from '../../units/length'
 import { Trail } from '../../working/trail'
 import { lengthOf, optionOf, settingOf } from '../choice-value'
 import type { Plan, PlanInput, PlannedModel, Refusal } from '../form'
-import { plainBoard } from '../plain-board'
+import { backBoard, plainBoard } from '../plain-board'
 import { NO_STOCK, stocksFor } from '../stocks'
 import { tiltOf } from '../tilting'
 import { STRONG_MAGNETS } from './caution'
@@ -64,14 +64,11 @@ export function planMagnetLedge(input: PlanInput): Plan {
   const ledges = rows.map(ledge)
   const lowest = rows.at(-1)!.down
   if (rows.length > 1) trail.derive('backHigh', 'Height of the back', height + lowest, backHighRule, `{height} + ${rows.length - 1} × {rowPitch}`) // prettier-ignore
-  const back = plainBoard(stocks.back, {
-    id: 'back',
-    name: 'Back',
-    role: 'back',
+  const back = backBoard(stocks.back, {
     length,
     width: height + lowest,
-    placement: { lies: 'upright', at: { x: 0, y: 0, z: -line - lowest } },
-    figures: { length: longAs, width: rows.length > 1 ? 'backHigh' : 'height', thickness: 'thickness:back' },
+    low: -line - lowest,
+    as: { length: longAs, width: rows.length > 1 ? 'backHigh' : 'height' },
   })
   const tb = stocks.back.thickness
   const out = tb + trail.get(face).value

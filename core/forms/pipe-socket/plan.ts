@@ -8,7 +8,7 @@ import { Trail } from '../../working/trail'
 import { lengthOf, optionOf, settingOf } from '../choice-value'
 import type { Plan, PlanInput, Refusal } from '../form'
 import { seatOnHandle } from '../on-handle'
-import { plainBoard } from '../plain-board'
+import { backBoard, plainBoard } from '../plain-board'
 import { rodHole, type RodHole } from '../rod-hole'
 import { spreadSpots } from '../spread'
 import { stocksFor } from '../stocks'
@@ -66,15 +66,7 @@ export function planPipeSocket(input: PlanInput): Plan {
       figures: { length: 'length', width: 'depth', thickness: 'thickness:collar' },
     })
   const high = trail.derive('backHigh', 'Height of the back', up.collar + t, backRule, '{collarHeight} + {thickness:collar}', { print: 'up' }) // prettier-ignore
-  const back = plainBoard(stocks.back, {
-    id: 'back',
-    name: 'Back',
-    role: 'back',
-    length,
-    width: high,
-    placement: { lies: 'upright', at: { x: 0, y: 0, z: -high } },
-    figures: { length: 'length', width: 'backHigh', thickness: 'thickness:back' },
-  })
+  const back = backBoard(stocks.back, { length, width: high, low: -high, as: { length: 'length', width: 'backHigh' } })
   const rods = all.map((s, i): Rod => ({
     id: `pipe-${s.order.id}`,
     name: `Pipe ${s.place}`,

@@ -7,7 +7,7 @@ import { LARGEST_SIZE } from '../../units/length'
 import { Trail } from '../../working/trail'
 import { lengthOf, optionOf, settingOf } from '../choice-value'
 import type { Plan, PlanInput, Refusal } from '../form'
-import { plainBoard } from '../plain-board'
+import { backBoard, plainBoard } from '../plain-board'
 import { spreadSpots } from '../spread'
 import { NO_STOCK, stocksFor } from '../stocks'
 import { choices } from './choices'
@@ -56,14 +56,11 @@ export function planReachArms(input: PlanInput): Plan {
       placement: { lies: 'end', at: { x, y: tb, z: -high } },
       figures: { length: 'length', width: 'armHeight', thickness: 'thickness:arm' },
     })
-  const back = plainBoard(stocks.back, {
-    id: 'back',
-    name: 'Back',
-    role: 'back',
+  const back = backBoard(stocks.back, {
     length: wide,
     width: height,
-    placement: { lies: 'upright', at: { x: 0, y: 0, z: -height } },
-    figures: { length: 'backLength', width: 'backHigh', thickness: 'thickness:back' },
+    low: -height,
+    as: { length: 'backLength', width: 'backHigh' },
   })
   const arms = [arm('left', 'Left arm', margin), arm('right', 'Right arm', margin + ta + gap)]
   return {

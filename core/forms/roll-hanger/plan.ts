@@ -6,7 +6,7 @@ import { LARGEST_SIZE } from '../../units/length'
 import { Trail } from '../../working/trail'
 import { lengthOf, settingOf } from '../choice-value'
 import type { Plan, PlanInput, Refusal } from '../form'
-import { plainBoard } from '../plain-board'
+import { backBoard, plainBoard } from '../plain-board'
 import { rodHole } from '../rod-hole'
 import { spreadSpots } from '../spread'
 import { stocksFor } from '../stocks'
@@ -74,14 +74,11 @@ export function planRollHanger(input: PlanInput): Plan {
     })
   const height = Math.max(lengthOf(choices, input, trail, 'backHeight'), high)
   trail.derive('backHigh', 'Height of the back', height, highRule, 'max({backHeight}, {high})')
-  const back = plainBoard(stocks.back, {
-    id: 'back',
-    name: 'Back',
-    role: 'back',
+  const back = backBoard(stocks.back, {
     length,
     width: height,
-    placement: { lies: 'upright', at: { x: 0, y: 0, z: -height } },
-    figures: { length: 'length', width: 'backHigh', thickness: 'thickness:back' },
+    low: -height,
+    as: { length: 'length', width: 'backHigh' },
   })
   const seat = (r: Roll, x: number): Seat => ({
     id: r.order.id,

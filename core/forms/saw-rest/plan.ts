@@ -6,7 +6,7 @@ import { LARGEST_SIZE } from '../../units/length'
 import { Trail } from '../../working/trail'
 import { lengthOf, optionOf, settingOf } from '../choice-value'
 import type { Plan, PlanInput, Refusal } from '../form'
-import { plainBoard } from '../plain-board'
+import { backBoard, plainBoard } from '../plain-board'
 import { spreadSpots } from '../spread'
 import { NO_STOCK, stocksFor } from '../stocks'
 import { choices } from './choices'
@@ -58,14 +58,11 @@ export function planSawRest(input: PlanInput): Plan {
       placement: { lies: 'flat', at: { x: 0, y: stocks.back.thickness, z } },
       figures: { length: 'length', width: 'depth', thickness: 'thickness:rail' },
     })
-  const back = plainBoard(stocks.back, {
-    id: 'back',
-    name: 'Back',
-    role: 'back',
+  const back = backBoard(stocks.back, {
     length,
     width: height,
-    placement: { lies: 'upright', at: { x: 0, y: 0, z: -height } },
-    figures: { length: 'length', width: drop > 0 ? 'height' : 'backHeight', thickness: 'thickness:back' },
+    low: -height,
+    as: { length: 'length', width: drop > 0 ? 'height' : 'backHeight' },
   })
   const bars = [bar('rail', 'Bar', 0), ...(drop > 0 ? [bar('guide', 'Guide bar', -drop)] : [])]
   return {

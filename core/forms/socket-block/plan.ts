@@ -7,7 +7,7 @@ import { LARGEST_SIZE } from '../../units/length'
 import { Trail } from '../../working/trail'
 import { lengthOf, optionOf, settingOf } from '../choice-value'
 import type { Plan, PlanInput, PlannedModel, Refusal } from '../form'
-import { plainBoard } from '../plain-board'
+import { backBoard, plainBoard } from '../plain-board'
 import { NO_STOCK, stocksFor } from '../stocks'
 import type { Bit } from '../../shop/shop'
 import { tiltOf } from '../tilting'
@@ -73,14 +73,11 @@ export function planSocketBlock(input: PlanInput): Plan {
     placement: { lies: 'flat', at: { x: 0, y: stocks.back.thickness, z: 0 } },
     figures: { length: 'length', width: 'width', thickness: 'blockThickness', layer: 'thickness:block' },
   })
-  const back = plainBoard(stocks.back, {
-    id: 'back',
-    name: 'Back',
-    role: 'back',
+  const back = backBoard(stocks.back, {
     length: laid.length,
     width: backHeight,
-    placement: { lies: 'upright', at: { x: 0, y: 0, z: behind ? -thickness : -backHeight } },
-    figures: { length: 'length', width: 'backHeight', thickness: 'thickness:back' },
+    low: behind ? -thickness : -backHeight,
+    as: { length: 'length', width: 'backHeight' },
   })
   const fixing = 'Glue, and screws from behind through the back into the block’s back edge, clear of the bores'
   const level: PlannedModel = {

@@ -6,7 +6,7 @@ import { Trail } from '../../working/trail'
 import { lengthOf, optionOf } from '../choice-value'
 import type { Plan, PlanInput, Refusal } from '../form'
 import { onShelf, type OnShelf } from '../on-shelf'
-import { plainBoard } from '../plain-board'
+import { backBoard, plainBoard } from '../plain-board'
 import { dividersBetween, shelfDepth, shelfSeat } from '../shelf-parts'
 import { spreadSpots } from '../spread'
 import { NO_STOCK, stocksFor } from '../stocks'
@@ -65,15 +65,7 @@ export function planTray(input: PlanInput): Plan {
     placement: { lies: 'upright', at: { x: 0, y: tb + depth, z: -ts } },
     figures: { length: 'length', width: 'frontBoard', thickness: 'thickness:lip' },
   })
-  const behind = plainBoard(stocks.back, {
-    id: 'back',
-    name: 'Back',
-    role: 'back',
-    length,
-    width: high,
-    placement: { lies: 'upright', at: { x: 0, y: 0, z: -ts } },
-    figures: { length: 'length', width: 'backHigh', thickness: 'thickness:back' },
-  })
+  const behind = backBoard(stocks.back, { length, width: high, low: -ts, as: { length: 'length', width: 'backHigh' } })
   const side = (id: string, name: string, role: Board['role'], x: number, cut: Opening[] = []): Board =>
     plainBoard(stocks.divider, {
       id,

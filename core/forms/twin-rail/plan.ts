@@ -6,7 +6,7 @@ import { LARGEST_SIZE } from '../../units/length'
 import { Trail } from '../../working/trail'
 import { lengthOf, optionOf } from '../choice-value'
 import type { Plan, PlanInput, Refusal } from '../form'
-import { plainBoard } from '../plain-board'
+import { backBoard, plainBoard } from '../plain-board'
 import { rodHole } from '../rod-hole'
 import { spreadSpots } from '../spread'
 import { NO_STOCK, stocksFor } from '../stocks'
@@ -75,14 +75,11 @@ export function planTwinRail(input: PlanInput): Plan {
       figures: { length: 'out', width: 'high', thickness: 'thickness:end' },
     })
   const height = trail.get('backHeight').value
-  const back = plainBoard(stocks.back, {
-    id: 'back',
-    name: 'Back',
-    role: 'back',
+  const back = backBoard(stocks.back, {
     length,
     width: height,
-    placement: { lies: 'upright', at: { x: 0, y: 0, z: across.edge - height } },
-    figures: { length: 'length', width: 'backHeight', thickness: 'thickness:back' },
+    low: across.edge - height,
+    as: { length: 'length', width: 'backHeight' },
   })
   const rod = (id: string, name: string, y: number): Rod => ({
     id,

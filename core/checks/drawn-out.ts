@@ -8,7 +8,7 @@ import { gridOn, limitFrom, remedy, tighterFits, TOLERANCE, type Check, type Sub
 import type { Remedy, Verdict } from './verdict'
 
 /** What is drawn out from below: whether it comes one at a time, how hard it drags, and what keeps the lowest in. */
-export const checkDrawing: Check = (subject) => {
+export const checkDrawnOut: Check = (subject) => {
   if (!subject.trail.has('pickGap')) return []
   return [oneAtATime(subject), ...drags(subject), keepsIn(subject)]
 }
