@@ -120,6 +120,8 @@ export function boardMarks(model: HolderModel, board: Board, format: LengthForma
     main.map((m) => m.x),
     grid,
   )
+  // a sloped slot's saw lines stand higher than its end: they come in the order in which a rule meets them
+  const inOrder = [...marks].sort((a, b) => a.printed - b.printed)
   const chain = steps.map((printed, i) => ({ from: main[i]!.label, to: main[i + 1]!.label, printed }))
-  return { board: board.id, acrossFrom: EDGES[board.placement.lies].from, marks, chain }
+  return { board: board.id, acrossFrom: EDGES[board.placement.lies].from, marks: inOrder, chain }
 }

@@ -53,8 +53,12 @@ export function shoppingList(
   const hardware = hardwareOf(models, shop)
     .filter((h) => h.toBuy)
     .map(({ name, count }): Wanted => ({ name, count, cost: null }))
-  const larger = noPlace.map(({ stock, count, length, width }): Wanted => ({ name: `${stock.name}, at least ${formatLength(length, shop, 'up')}${width ? ` × ${formatLength(width, shop, 'up')}` : ''}`, count, cost: null })) // prettier-ignore
-  const wanted = [...stocks.values(), ...larger, ...hardware]
+  const larger = new Map<string, Wanted>()
+  for (const { stock, count, length, width } of noPlace) {
+    const name = `${stock.name}, at least ${formatLength(length, shop, 'up')}${width ? ` × ${formatLength(width, shop, 'up')}` : ''}`
+    larger.set(name, { name, count: count + (larger.get(name)?.count ?? 0), cost: null })
+  }
+  const wanted = [...stocks.values(), ...larger.values(), ...hardware]
   return {
     wanted,
     cost: wanted.reduce((sum, w) => sum + (w.cost ?? 0), 0),

@@ -1,14 +1,21 @@
 import { SAME, type CutPlacement } from './instance'
+import { first, last, strips, type Direction } from './strips'
 
 /** One cut from edge to edge of the piece that is on the saw, in the order of cutting; mm from the stock's corner. */
 export interface Cut {
   number: number
-  /** across the length, or along it */
-  direction: 'cross' | 'rip'
+  direction: Direction
+  /** the edge of what lies against the fence: the blade runs beyond it */
   from: { x: number; y: number }
   to: { x: number; y: number }
-  /** what the fence or stop is set to: from the edge of the piece on the saw to this side of the cut */
+  /** what the fence or stop is set to: from the edge that lies against it to this side of the cut */
   fence: number
+  /** the piece is turned, its far edge against the fence: what lay before it is cut off */
+  turned: boolean
+  /** parts that have their size by it, the one against the fence first */
+  gives: readonly string[]
+  /** number of the cut that goes on with what is cut off, where others come before it; else null */
+  waits: number | null
 }
 
 interface Region {
@@ -18,18 +25,34 @@ interface Region {
   y1: number
 }
 
+/** What becomes of a piece: a part it is, or the cut that goes on with it. */
+type Next = { part: string } | { cut: number } | null
+
+/** Cuts as they are found, and what is left beside the pieces, the kerf off. */
+interface Sawn {
+  kerf: number
+  shortestRip: number
+  cuts: Cut[]
+  left: Region[]
+}
+
 /**
  * The cuts that part the pieces of one sheet, each from edge to edge. A piece's far edge is cut as a fence sets it: the
- * blade's kerf lies beyond it.
+ * blade's kerf lies beyond it. Where there is waste before a piece it is turned, so that its good edge lies against the fence.
  * @param length, @param width of the sheet, mm
  * @param kerf what the blade takes: a cut is only where there is room for it, mm
+ * @param shortestRip what is ripped is left as long as this, where there is as much, before it is cut to length; mm
  * @returns in order, the sheet's own first
  * @throws RangeError when the pieces can't be parted edge to edge
  */
-export function cutsOf(length: number, width: number, placements: readonly CutPlacement[], kerf: number): Cut[] {
-  const cuts: Omit<Cut, 'number'>[] = []
-  part({ x0: 0, y0: 0, x1: length, y1: width }, placements, cuts, { kerf, regions: [] })
-  return cuts.map((cut, i) => ({ number: i + 1, ...cut }))
+export function cutsOf(
+  length: number,
+  width: number,
+  placements: readonly CutPlacement[],
+  kerf: number,
+  shortestRip = 0,
+): Cut[] {
+  return sawn(length, width, placements, kerf, shortestRip).cuts
 }
 
 /** A rectangle that is left of a sheet when its pieces are cut, mm from the stock's corner. */
@@ -42,7 +65,7 @@ export interface Leftover {
 
 /**
  * What is left of a sheet after its cuts, each a rectangle in one piece.
- * @param kerf what the blade takes beside each cut, mm
+ * @param kerf what the blade takes beside each cut, @param shortestRip as in `cutsOf`; mm
  * @returns the largest first
  * @throws RangeError when the pieces can't be parted edge to edge
  */
@@ -51,88 +74,120 @@ export function leftoversOf(
   width: number,
   placements: readonly CutPlacement[],
   kerf: number,
+  shortestRip = 0,
 ): Leftover[] {
-  const left: Left = { kerf, regions: [] }
-  part({ x0: 0, y0: 0, x1: length, y1: width }, placements, [], left)
-  return left.regions
-    .map(({ x0, y0, x1, y1 }): Leftover => ({ x: x0, y: y0, length: x1 - x0, width: y1 - y0 }))
+  return sawn(length, width, placements, kerf, shortestRip)
+    .left.map(({ x0, y0, x1, y1 }): Leftover => ({ x: x0, y: y0, length: x1 - x0, width: y1 - y0 }))
     .filter((l) => l.length > SAME && l.width > SAME)
     .sort((a, b) => b.length * b.width - a.length * a.width)
 }
 
-/** What is left beside the pieces, the kerf off. */
-interface Left {
-  kerf: number
-  regions: Region[]
+function sawn(
+  length: number,
+  width: number,
+  placements: readonly CutPlacement[],
+  kerf: number,
+  shortestRip: number,
+): Sawn {
+  const out: Sawn = { kerf, shortestRip, cuts: [], left: [] }
+  part({ x0: 0, y0: 0, x1: length, y1: width }, placements, out)
+  return out
 }
 
 /** From this part of a region on, what is left of it is cut off first and stays in one piece. */
 const LARGE_REST = 0.25
 
-/** Cuts the rest off a region where it is large, across or along, whichever leaves more; null where there is none. */
-function restFirst(
-  region: Region,
-  placed: readonly CutPlacement[],
-  cuts: Omit<Cut, 'number'>[],
-  left: Left,
-): Region | null {
-  const x = Math.max(...placed.map((p) => p.x + p.length))
-  const y = Math.max(...placed.map((p) => p.y + p.width))
-  const share = { cross: (region.x1 - x) / (region.x1 - region.x0), rip: (region.y1 - y) / (region.y1 - region.y0) }
-  const direction = share.cross > share.rip ? 'cross' : 'rip'
-  if (share[direction] < LARGE_REST) return null
-  if (direction === 'cross') {
-    cuts.push({ direction, from: { x, y: region.y0 }, to: { x, y: region.y1 }, fence: x - region.x0 })
-    left.regions.push({ ...region, x0: x + left.kerf })
-    return { ...region, x1: x }
-  }
-  cuts.push({ direction, from: { x: region.x0, y }, to: { x: region.x1, y }, fence: y - region.y0 })
-  left.regions.push({ ...region, y0: y + left.kerf })
-  return { ...region, y1: y }
-}
+const nearOf = (r: Region, direction: Direction): number => (direction === 'cross' ? r.x0 : r.y0)
+const farOf = (r: Region, direction: Direction): number => (direction === 'cross' ? r.x1 : r.y1)
+const beginning = (r: Region, direction: Direction, at: number): Region => (direction === 'cross' ? { ...r, x0: at } : { ...r, y0: at }) // prettier-ignore
+const ending = (r: Region, direction: Direction, at: number): Region => (direction === 'cross' ? { ...r, x1: at } : { ...r, y1: at }) // prettier-ignore
 
-function part(whole: Region, placed: readonly CutPlacement[], cuts: Omit<Cut, 'number'>[], left: Left): void {
-  if (placed.length === 0) return
-  const region = restFirst(whole, placed, cuts, left) ?? whole
-  for (const cross of [false, true]) {
-    const groups = strips(placed, cross, left.kerf)
-    const last = Math.max(...placed.map((p) => (cross ? p.x + p.length : p.y + p.width)))
-    const far = cross ? region.x1 : region.y1
-    const trims = far - last > SAME
-    if (groups.length === 1 && !trims) continue
-    if (groups.length === 1 && placed.length > 1 && strips(placed, !cross, left.kerf).length > 1) continue
-    let from = cross ? region.x0 : region.y0
-    groups.forEach((group, i) => {
-      const to = Math.max(...group.map((p) => (cross ? p.x + p.length : p.y + p.width)))
-      const own: Region = cross ? { ...region, x0: from, x1: to } : { ...region, y0: from, y1: to }
-      if (i < groups.length - 1 || trims) {
-        const line = cross
-          ? { from: { x: to, y: region.y0 }, to: { x: to, y: region.y1 } }
-          : { from: { x: region.x0, y: to }, to: { x: region.x1, y: to } }
-        cuts.push({ direction: cross ? 'cross' : 'rip', ...line, fence: to - from })
-      }
-      part(own, group, cuts, left)
-      const next = groups[i + 1]
-      if (next) from = Math.min(...next.map((p) => (cross ? p.x : p.y)))
-    })
-    // the blade's kerf lies on the leftover's side of the cut
-    const over = last + left.kerf
-    if (trims) left.regions.push(cross ? { ...region, x0: over } : { ...region, y0: over })
-    return
+function part(region: Region, placed: readonly CutPlacement[], out: Sawn): Next {
+  const [one] = placed
+  if (!one) return null
+  const rest = largeRest(region, placed)
+  const at = rest && restFrom(region, rest, placed, out)
+  if (at !== null) return cutAt(region, rest!, at, out, (own) => part(own, placed, out), null)
+  for (const direction of ['rip', 'cross'] as const) {
+    const groups = strips(placed, direction, out.kerf)
+    const isBare = first(placed, direction) - nearOf(region, direction) > SAME
+    const trims = farOf(region, direction) - last(placed, direction) > SAME
+    if (groups.length > 1) return strip(region, direction, groups, out)
+    if (!trims && !isBare) continue
+    const other = direction === 'cross' ? 'rip' : 'cross'
+    const isOne = placed.length === 1 || strips(placed, other, out.kerf).length === 1
+    if (isBare && !(trims && isOne)) return turnedAt(region, direction, placed, out)
+    if (isOne) return strip(region, direction, groups, out)
   }
   if (placed.length > 1) throw new RangeError('these pieces can’t be parted by cuts from edge to edge')
+  return { part: one.partId }
 }
 
-/** Pieces in groups that a cut parts, along the length (cross) or across it. */
-function strips(placed: readonly CutPlacement[], cross: boolean, kerf: number): CutPlacement[][] {
-  const start = (p: CutPlacement): number => (cross ? p.x : p.y)
-  const end = (p: CutPlacement): number => (cross ? p.x + p.length : p.y + p.width)
-  const groups: CutPlacement[][] = []
-  let reach = -Infinity
-  for (const p of [...placed].sort((a, b) => start(a) - start(b))) {
-    if (start(p) >= reach + kerf - SAME) groups.push([p])
-    else groups.at(-1)!.push(p)
-    reach = Math.max(reach, end(p))
-  }
-  return groups
+/** The direction in which a large part of a region is over behind its pieces, across or along, whichever leaves more; null where there is none. */
+function largeRest(region: Region, placed: readonly CutPlacement[]): Direction | null {
+  const share = (d: Direction): number => (farOf(region, d) - last(placed, d)) / (farOf(region, d) - nearOf(region, d))
+  const direction = share('cross') > share('rip') ? 'cross' : 'rip'
+  return share(direction) < LARGE_REST ? null : direction
+}
+
+/** Where a rest is cut off: behind the pieces, or further on where they are ripped yet; null where they are ripped before. */
+function restFrom(
+  region: Region,
+  direction: Direction,
+  placed: readonly CutPlacement[],
+  { shortestRip, kerf }: Sawn,
+): number | null {
+  const end = last(placed, direction)
+  const held = region.x0 + shortestRip
+  const isRipped = placed.some((p) => p.y - region.y0 > SAME || region.y1 - p.y - p.width > SAME)
+  if (direction === 'rip' || !isRipped || end >= held - SAME) return end
+  return region.x1 - held > kerf ? held : null
+}
+
+/** Parts strips that lie one after the other from their near side on, and cuts off what is over behind them. */
+function strip(region: Region, direction: Direction, groups: readonly CutPlacement[][], out: Sawn): Next {
+  const [group, ...others] = groups as [CutPlacement[], ...CutPlacement[][]]
+  const end = last(group, direction)
+  if (others.length === 0 && farOf(region, direction) - end <= SAME) return part(region, group, out)
+  const beyond = others.length > 0 ? (rest: Region): Next => strip(rest, direction, others, out) : null
+  return cutAt(region, direction, end, out, (own) => part(own, group, out), beyond)
+}
+
+/** One cut, and what becomes of either side. @param beyond null where what is cut off is left */
+function cutAt(
+  region: Region,
+  direction: Direction,
+  at: number,
+  out: Sawn,
+  own: (near: Region) => Next,
+  beyond: ((far: Region) => Next) | null,
+): Next {
+  const cut = addCut(out, region, direction, at, false)
+  const near = own(ending(region, direction, at))
+  // the blade's kerf lies on the other side of the cut
+  const rest = beginning(region, direction, at + out.kerf)
+  if (!beyond) out.left.push(rest)
+  const far = beyond?.(rest) ?? null
+  cut.gives = [near, far].flatMap((n) => (n && 'part' in n ? [n.part] : []))
+  cut.waits = far && 'cut' in far && far.cut > cut.number + 1 ? far.cut : null
+  return { cut: cut.number }
+}
+
+/** Cuts off what lies before the pieces, the far edge against the fence. */
+function turnedAt(region: Region, direction: Direction, placed: readonly CutPlacement[], out: Sawn): Next {
+  const at = first(placed, direction)
+  const cut = addCut(out, region, direction, at, true)
+  out.left.push(ending(region, direction, at - out.kerf))
+  const kept = part(beginning(region, direction, at), placed, out)
+  cut.gives = kept && 'part' in kept ? [kept.part] : []
+  return { cut: cut.number }
+}
+
+function addCut(out: Sawn, region: Region, direction: Direction, at: number, turned: boolean): Cut {
+  const { x0, y0, x1, y1 } = region
+  const line = direction === 'cross' ? { from: { x: at, y: y0 }, to: { x: at, y: y1 } } : { from: { x: x0, y: at }, to: { x: x1, y: at } } // prettier-ignore
+  const fence = turned ? farOf(region, direction) - at : at - nearOf(region, direction)
+  const cut: Cut = { number: out.cuts.length + 1, direction, ...line, fence, turned, gives: [], waits: null }
+  out.cuts.push(cut)
+  return cut
 }

@@ -7,6 +7,7 @@ import { leastBought } from './two-d/bound'
 import type { Layout } from './two-d/layout'
 import { pose, type Posed } from './two-d/problem'
 import { keepMore } from './two-d/remainder'
+import { closedUp } from './strips'
 import { fewerSetUps } from './two-d/set-ups'
 import { layOut } from './two-d/solve'
 
@@ -117,18 +118,19 @@ function placeSheets(instance: CutInstance, posed: Posed, layout: Layout): CutPl
   const used = posed.problem.sheets.map(() => 0)
   return layout.laid.flatMap(({ sheet, lying }) => {
     const stockIndex = used[sheet]!++
-    return lying.map(({ piece, x, y, turned }) => {
+    const placed = lying.map(({ piece, x, y, turned }) => {
       const { id: partId, length, width } = instance.parts[posed.partOf[piece]!]!
       return {
         stockId: instance.stock[sheet]!.id,
         stockIndex,
         partId,
-        x: tidy(x),
-        y: tidy(y),
+        x,
+        y,
         length: turned ? width : length,
         width: turned ? length : width,
         rotated: turned,
       }
     })
+    return closedUp(placed, instance.kerf).map((p) => ({ ...p, x: tidy(p.x), y: tidy(p.y) }))
   })
 }

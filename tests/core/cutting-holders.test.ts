@@ -1,10 +1,10 @@
 import fc from 'fast-check'
 import { describe, expect, it } from 'vitest'
 import { design } from '#core/choose/design'
-import { cutsOf } from '#core/cutting/cuts'
+import { cutsOf, type Cut } from '#core/cutting/cuts'
 import { jobsOf } from '#core/cutting/from-holders'
 import { quickPlan } from '#core/cutting/quick-cuts'
-import type { CutPlan } from '#core/cutting/instance'
+import type { CutPlacement, CutPlan } from '#core/cutting/instance'
 import { meansUntil } from '#core/cutting/means'
 import { randomFrom } from '#core/cutting/random'
 import { readInstance } from '#core/cutting/read-instance'
@@ -15,6 +15,27 @@ import { allForms } from '#core/forms/all-forms'
 import { anyHolder } from './any-holder'
 import { panels } from './cut-instances'
 import { railOf, shopWith, threeMallets } from './samples'
+import { isPart, sawThrough } from './saw-through'
+
+/** Sawn by their settings the cuts give every part; what they say comes off does, and what waits is gone on with. */
+function tellsWhatComesOff(
+  stock: { length: number; width: number },
+  placed: readonly CutPlacement[],
+  cuts: readonly Cut[],
+  kerf: number,
+) {
+  const { pieces, on } = sawThrough(stock.length, stock.width, cuts, kerf)
+  for (const p of placed) {
+    const piece = pieces.find((s) => isPart(s, p))
+    expect(piece, `${p.partId} at ${p.x}, ${p.y}`).toBeDefined()
+    if (piece!.from > 0) expect(cuts[piece!.from - 1]!.gives).toContain(p.partId)
+  }
+  expect(cuts.flatMap((c) => c.gives)).toHaveLength(cuts.length > 0 ? placed.length : 0)
+  for (const { number, waits } of cuts) {
+    const later = on.findIndex((p) => p.from === number && p.side === 'off') + 1
+    expect(waits ?? (later > number + 1 ? 'nothing' : null)).toBe(later > number + 1 ? later : null)
+  }
+}
 
 const plan = (instance: Parameters<typeof cutting>[0]): CutPlan => {
   const search = cutting(
@@ -73,24 +94,10 @@ describe('the cuts of a sheet', () => {
         const stock = read.instance.stock.find((s) => s.id === placed[0]!.stockId)!
         const cuts = cutsOf(stock.length, stock.width, placed, read.instance.kerf)
         expect(cuts.map((c) => c.number)).toEqual(cuts.map((_, i) => i + 1))
-        for (const cut of cuts) {
-          expect(cut.fence).toBeGreaterThan(0)
-          const cross = cut.direction === 'cross'
-          for (const p of placed) {
-            const inside = cross
-              ? cut.from.x + read.instance.kerf > p.x + 1e-5 && cut.from.x < p.x + p.length - 1e-5 && cut.from.y < p.y + p.width - 1e-5 && cut.to.y > p.y + 1e-5 // prettier-ignore
-              : cut.from.y + read.instance.kerf > p.y + 1e-5 && cut.from.y < p.y + p.width - 1e-5 && cut.from.x < p.x + p.length - 1e-5 && cut.to.x > p.x + 1e-5 // prettier-ignore
-            expect(inside).toBe(false)
-          }
-        }
-        for (const p of placed) {
-          const right = p.x + p.length
-          const top = p.y + p.width
-          const crossed = cuts.some((c) => c.direction === 'cross' && Math.abs(c.from.x - right) < 1e-5 && c.from.y < top && c.to.y > p.y) // prettier-ignore
-          const ripped = cuts.some((c) => c.direction === 'rip' && Math.abs(c.from.y - top) < 1e-5 && c.from.x < right && c.to.x > p.x) // prettier-ignore
-          expect(crossed || Math.abs(stock.length - right) < 1e-5).toBe(true)
-          expect(ripped || Math.abs(stock.width - top) < 1e-5).toBe(true)
-        }
+        expect(cuts.every((c) => c.fence > 0)).toBe(true)
+        // nothing lies before a piece that is laid as close as can be
+        expect(cuts.filter((c) => c.turned)).toEqual([])
+        tellsWhatComesOff(stock, placed, cuts, read.instance.kerf)
       }
     }
   })

@@ -1,5 +1,6 @@
 <script setup lang="ts">
 import { computed, ref } from 'vue'
+import { cutWords } from '#core/bench/cut-words'
 import { keptOf } from '#core/cutting/bin'
 import type { Cut } from '#core/cutting/cuts'
 import type { CutPlacement } from '#core/cutting/instance'
@@ -19,7 +20,7 @@ const props = defineProps<{
 }>()
 const emit = defineEmits<{ cut: [] }>()
 const records = useRecords()
-const { bare, length } = useFormat()
+const { bare, length, format } = useFormat()
 const stock = computed(() => props.sheet.stock)
 const placements = computed(() => props.sheet.placements)
 const cuts = computed(() => props.sheet.cuts)
@@ -35,6 +36,8 @@ const kept = computed(() => keptOf(props.sheet, records.shop!))
 const size = computed(() => ({ w: stock.value.length * props.scale, h: Math.max(10, wide.value * props.scale) }))
 const px = (mm: number) => mm * props.scale
 const high = (p: CutPlacement) => (p.width ? px(p.width) : size.value.h)
+/** The cuts in words. */
+const said = computed(() => cuts.value.map((c) => ({ number: c.number, again: again(c), ...cutWords(c, props.sheet, format.value) }))) // prettier-ignore
 /** Whether the cut before it in its direction was set alike. */
 function again(cut: Cut): boolean {
   const before = cuts.value.findLast((c) => c.number < cut.number && c.direction === cut.direction)
@@ -151,12 +154,8 @@ const numberAt = ({ from, to }: Cut) => ({ x: px((from.x + to.x) / 2), y: px((fr
         >
       </summary>
       <ol>
-        <li v-for="cut in cuts" :key="cut.number">
-          {{ cut.direction === 'rip' ? 'Rip, fence at' : 'Cross-cut, stop at' }} <b>{{ length(cut.fence) }}</b><span
-            v-if="again(cut)"
-            class="quiet"
-            >, as it stands</span
-          >
+        <li v-for="cut in said" :key="cut.number">
+          {{ cut.set }} <b>{{ cut.at }}</b><span v-if="cut.again" class="quiet">, as it stands</span>{{ cut.then }}
         </li>
       </ol>
     </details>

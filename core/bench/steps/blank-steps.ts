@@ -1,7 +1,8 @@
 import type { Board } from '../../model/model'
+import { ripsSafely, SHORTEST_RIP } from '../../shop/held-safely'
 import { usualGlue } from '../../shop/usual-choice'
 import { formatAngle } from '../../units/angle'
-import { formatLength } from '../../units/format-length'
+import { formatLength, type LengthFormat } from '../../units/format-length'
 import { EDGES } from '../marks'
 import { NO_SAW } from './cutting-steps'
 import { bevelOf, cutOf, layersOf } from './features'
@@ -21,12 +22,20 @@ function alikeBevels(boards: readonly Board[]): Board[][] {
   return [...groups.values()]
 }
 
+const tooShort = (shop: LengthFormat): string => `Nothing shorter than ${formatLength(SHORTEST_RIP, shop, 'up')} is held safely at this saw: rip the bevel along a longer piece, and cut it to length afterwards.` // prettier-ignore
+
 /** Strips ripped at their bevel, and layers glued up. */
 export function blankSteps({ model, shop }: Bench): Step[] {
   const bevels = alikeBevels(model.boards).flatMap((alike): Step[] => {
     const b = alike.reduce((most, x) => (x.length > most.length ? x : most))
     const { tilt } = b.bevel!
-    const saw = sawFor(shop, 'rip', { long: b.length, fence: b.width, thickness: b.thickness, tilt })
+    // what is too short is ripped off a longer piece
+    const saw = sawFor(shop, 'rip', {
+      long: Math.max(b.length, SHORTEST_RIP),
+      fence: b.width,
+      thickness: b.thickness,
+      tilt,
+    })
     const ids = alike.map((x) => x.id)
     return [
       step({
@@ -45,7 +54,10 @@ export function blankSteps({ model, shop }: Bench): Step[] {
           saw?.tiltsTo ? `${saw.name} tilts to the ${saw.tiltsTo}: the fence goes on the side that the blade leans away from.` : 'The fence goes on the side that the blade leans away from.', // prettier-ignore
           `Flatten the sharp edge by ${formatLength(shop.settings.stripFlat, shop)}, so that dust below it does not hold it off.`,
         ],
-        cautions: [`${RIPPING} The bevel leaves an edge that cuts: gloves off at the saw, and flatten it at once.`],
+        cautions: [
+          ...(saw && !ripsSafely(saw, Math.min(...alike.map((x) => x.length))) ? [tooShort(shop)] : []),
+          `${RIPPING} The bevel leaves an edge that cuts: gloves off at the saw, and flatten it at once.`,
+        ],
         makes: ids.map(bevelOf),
         wants: wants(...ids.map((id) => cutOf(id, 1))),
         minutes: MINUTES.setUp + MINUTES.bevel * alike.length,

@@ -5,6 +5,7 @@ import { isEnough, mayTurn } from '../../shop/pieces-of-stock'
 import { formatPlaces } from '../../shop/places'
 import type { Shop } from '../../shop/shop'
 import { formatLength } from '../../units/format-length'
+import { cutWords } from '../cut-words'
 import { cutOf } from './features'
 import { sawFor } from './machines'
 import { NARROW, RIPPING, sawingCautions } from './sawing-cautions'
@@ -97,13 +98,17 @@ function fromSheet(shop: Shop, sheet: SheetCuts, features: string[], holder: str
   const { job, cuts, stock } = sheet
   const round = job.instance.kind === '1d'
   const whole = { thickness: job.stock.thickness, tilt: 0 }
-  const saws = new Map<string, string>()
-  const says = cuts.map((cut) => {
+  const made = cuts.map((cut) => {
     const direction = round ? 'cross' : cut.direction
     const long = Math.hypot(cut.to.x - cut.from.x, cut.to.y - cut.from.y)
-    const saw = sawFor(shop, direction, { long, fence: cut.fence, ...whole })
-    saws.set(direction, saw?.name ?? NO_SAW)
-    return `${cut.number}. ${direction === 'rip' ? 'Rip, fence at' : 'Cross-cut, stop at'} ${formatLength(cut.fence, shop)}`
+    return { cut, direction, saw: sawFor(shop, direction, { long, fence: cut.fence, ...whole })?.name ?? NO_SAW }
+  })
+  const sawsOf = (direction: string): string[] => [...new Set(made.filter((m) => m.direction === direction).map((m) => m.saw))] // prettier-ignore
+  const saws = [...new Set(made.map((m) => m.direction))].map((direction) => ({ direction, names: sawsOf(direction) }))
+  const says = made.map(({ cut, direction, saw }) => {
+    const { set, at, then } = cutWords(cut, sheet, shop)
+    const by = sawsOf(direction).length > 1 && saw !== NO_SAW ? `, ${lower(saw)}` : ''
+    return `${cut.number}. ${set} ${at}${by}${then}`
   })
   const parts = [...new Set(features.map((f) => f.slice(4, f.lastIndexOf('#'))))]
   const size = `${formatLength(stock.length, shop)}${stock.width ? ` × ${formatLength(drawnWidth(sheet), shop)}` : ''}`
@@ -114,7 +119,7 @@ function fromSheet(shop: Shop, sheet: SheetCuts, features: string[], holder: str
     parts,
     settings: [
       { label: stock.isOffcut ? 'From the bin' : 'Piece of stock', value: size },
-      ...[...saws].map(([direction, name]) => ({ label: direction === 'rip' ? 'Rips' : 'Cross-cuts', value: name })),
+      ...saws.map(({ direction, names }) => ({ label: direction === 'rip' ? 'Rips' : 'Cross-cuts', value: names.join(' · ') })), // prettier-ignore
       { label: 'Kerf reckoned with', value: formatLength(job.instance.kerf, shop) },
     ],
     says: [...(sheet.noGo.length > 0 ? [`Keep clear of ${formatPlaces(sheet.noGo, (mm) => formatLength(mm, shop))} from its datum end and lower edge: mark it first; nails out or away from the blade.`] : []), ...says, comesOut(sheet, holder, shop)], // prettier-ignore

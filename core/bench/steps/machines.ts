@@ -1,3 +1,4 @@
+import { ripsSafely } from '../../shop/held-safely'
 import type { Row } from '../../shop/lists'
 import type { Shop } from '../../shop/shop'
 
@@ -34,7 +35,7 @@ const within = (limit: number | null, value: number): boolean => limit === null 
 function can(saw: Saw, work: SawWork, direction: Direction): boolean {
   if (saw.toBuy || !within(saw.greatestDepth, work.thickness) || (saw.tilt ?? 0) < work.tilt - SLACK) return false
   if (direction === 'cross') return within(saw.greatestCrosscut, work.long)
-  if (direction === 'rip') return within(saw.greatestRip, work.fence)
+  if (direction === 'rip') return within(saw.greatestRip, work.fence) && ripsSafely(saw, work.long)
   return !FRAMED.has(saw.kind) || within(saw.greatestRip, work.reach ?? 0)
 }
 

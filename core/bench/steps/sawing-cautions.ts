@@ -1,9 +1,6 @@
 import type { SheetCuts } from '../../cutting/sheets-used'
+import { SHORTEST_CROSS, SHORTEST_RIP } from '../../shop/held-safely'
 import type { Shop } from '../../shop/shop'
-
-/** Rips shorter than this and cross-cuts of pieces shorter than that are not held safely, mm. */
-const SHORT_RIP = 300
-const SHORT_CROSS = 150
 
 /** A rip narrower than this wants a push block, mm. */
 export const NARROW = 80
@@ -23,7 +20,7 @@ export const fullSheet = ({ unit }: Pick<Shop, 'unit'>): string =>
 /** The cautions that apply when a piece of stock is cut up. */
 export function sawingCautions({ job, cuts, stock, placements }: SheetCuts, shop: Pick<Shop, 'unit'>): string[] {
   const rips = job.instance.kind === '1d' ? [] : cuts.filter((c) => c.direction === 'rip')
-  const short = placements.some((p) => Math.max(p.length, p.width) < SHORT_RIP || p.length < SHORT_CROSS)
+  const short = placements.some((p) => Math.max(p.length, p.width) < SHORTEST_RIP || p.length < SHORTEST_CROSS)
   return [
     ...(rips.some((r) => r.fence < NARROW) ? [RIPPING] : []),
     ...(stock.length * stock.width > HEAVY_SHEET ? [fullSheet(shop)] : []),

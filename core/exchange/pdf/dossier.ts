@@ -1,3 +1,4 @@
+import { cutWords } from '../../bench/cut-words'
 import { hardwareOf } from '../../bench/hardware'
 import { boardMarks } from '../../bench/marks'
 import { partsOf } from '../../bench/parts'
@@ -12,7 +13,7 @@ import { flipped, type Point } from '../../geometry/outline'
 import type { HolderModel } from '../../model/model'
 import { bitName } from '../../shop/bit-name'
 import { formatPlaces } from '../../shop/places'
-import { formatLength } from '../../units/format-length'
+import { formatLength, type LengthFormat } from '../../units/format-length'
 import { CLEAR, Flow, SMALL } from './flow'
 import { PAPERS, type Ink, type Paper } from './page'
 import type { PdfDocument } from './render'
@@ -75,7 +76,7 @@ export function writeDossier(
   for (const s of list.saved) flow.text(`From the bin: ${s.name}${s.worth > 0 ? `, saves ${s.worth.toFixed(2)}` : ''}`)
 
   flow.heading('Cutting')
-  for (const sheet of cuts) cutSheet(flow, sheet, model, length)
+  for (const sheet of cuts) cutSheet(flow, sheet, shop, length)
   for (const { part, stock } of noPlace) flow.text(`${part}: larger than any ${stock.form} of ${stock.name} there is.`, { bold: true }) // prettier-ignore
 
   flow.heading('Marks')
@@ -119,7 +120,7 @@ function cardInk({ outlines, lines }: CardDrawing, scale: number): Ink[] {
   ]
 }
 
-function cutSheet(flow: Flow, sheet: SheetCuts, model: HolderModel, length: (mm: number) => string): void {
+function cutSheet(flow: Flow, sheet: SheetCuts, format: LengthFormat, length: (mm: number) => string): void {
   const wide = drawnWidth(sheet)
   const { stock } = sheet
   const title = `${sheet.name}: ${length(stock.length)}${stock.width ? ` × ${length(stock.width)}` : ''}${stock.isOffcut ? ', from the bin' : ''}`
@@ -136,11 +137,15 @@ function cutSheet(flow: Flow, sheet: SheetCuts, model: HolderModel, length: (mm:
           box(p.x * scale, p.y * scale, p.length * scale, (p.width || wide) * scale, 1),
           { kind: 'text', at: { x: p.x * scale + 1, y: p.y * scale + 3.2 }, text: nameOf(p.partId), size: 2.6 },
         ]),
+        ...sheet.cuts.map(({ number, from, to }): Ink => ({ kind: 'text', at: { x: ((from.x + to.x) / 2) * scale, y: ((from.y + to.y) / 2) * scale }, text: String(number), size: 2.6, bold: true })), // prettier-ignore
       ]
     },
     60,
     CLEAR,
     title + clear,
   )
-  flow.text(sheet.cuts.map((c) => `${c.number}. ${c.direction === 'rip' && stock.width ? 'rip, fence' : 'cross-cut, stop'} ${length(c.fence)}`).join('   '), { size: SMALL }) // prettier-ignore
+  for (const cut of sheet.cuts) {
+    const { set, at, then } = cutWords(cut, sheet, format)
+    flow.text(`${cut.number}. ${set} ${at}${then}`, { size: SMALL, indent: 12 })
+  }
 }
