@@ -14,13 +14,17 @@ export interface CutWords {
 }
 
 const SET = {
-  rip: { near: 'Rip, fence at', turned: 'Rip from the other edge, fence at' },
-  cross: { near: 'Cross-cut, stop at', turned: 'Cross-cut from the other end, stop at' },
+  rip: { near: 'Rip', turned: 'Rip from the other edge', at: 'fence at' },
+  cross: { near: 'Cross-cut', turned: 'Cross-cut from the other end', at: 'stop at' },
 } as const
 
-/** What a cut of a piece of stock is set to and what comes off by it; the holder of each part where there are several. */
-export function cutWords(cut: Cut, { job, placements }: SheetCuts, format: LengthFormat): CutWords {
+/**
+ * What a cut of a piece of stock is set to and what comes off by it; the holder of each part where there are several.
+ * @param saw name of the one that makes it, where that has to be said
+ */
+export function cutWords(cut: Cut, { job, placements }: SheetCuts, format: LengthFormat, saw?: string): CutWords {
   const direction = job.instance.kind === '1d' ? 'cross' : cut.direction
+  const words = SET[direction]
   const holders = new Set(placements.map((p) => job.names[p.partId]?.holder))
   const name = (id: string): string => {
     const named = job.names[id]
@@ -29,7 +33,7 @@ export function cutWords(cut: Cut, { job, placements }: SheetCuts, format: Lengt
   const gives = cut.gives.length > 0 ? `: ${listed(cut.gives.map(name))}` : ''
   const waits = cut.waits === null ? '' : `${gives ? ';' : ':'} the rest waits for cut ${cut.waits}`
   return {
-    set: SET[direction][cut.turned ? 'turned' : 'near'],
+    set: `${words[cut.turned ? 'turned' : 'near']}${saw ? ` by the ${lower(saw)}` : ''}, ${words.at}`,
     at: formatLength(cut.fence, format),
     then: `${gives}${waits}`,
   }

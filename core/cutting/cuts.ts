@@ -102,22 +102,28 @@ const farOf = (r: Region, direction: Direction): number => (direction === 'cross
 const beginning = (r: Region, direction: Direction, at: number): Region => (direction === 'cross' ? { ...r, x0: at } : { ...r, y0: at }) // prettier-ignore
 const ending = (r: Region, direction: Direction, at: number): Region => (direction === 'cross' ? { ...r, x1: at } : { ...r, y1: at }) // prettier-ignore
 
+/** Along comes first: what is long is held well. */
+const DIRECTIONS: readonly Direction[] = ['rip', 'cross']
+
+/** Whether there is waste before the first of some pieces. */
+const isBare = (region: Region, direction: Direction, placed: readonly CutPlacement[]): boolean =>
+  first(placed, direction) - nearOf(region, direction) > SAME
+
 function part(region: Region, placed: readonly CutPlacement[], out: Sawn): Next {
   const [one] = placed
   if (!one) return null
   const rest = largeRest(region, placed)
   const at = rest && restFrom(region, rest, placed, out)
   if (at !== null) return cutAt(region, rest!, at, out, (own) => part(own, placed, out), null)
-  for (const direction of ['rip', 'cross'] as const) {
+  const shared = DIRECTIONS.find((d) => placed.length > 1 && isBare(region, d, placed) && placed.every((p) => first([p], d) - first(placed, d) < SAME)) // prettier-ignore
+  if (shared) return turnedAt(region, shared, placed, out)
+  for (const direction of DIRECTIONS) {
     const groups = strips(placed, direction, out.kerf)
-    const isBare = first(placed, direction) - nearOf(region, direction) > SAME
-    const trims = farOf(region, direction) - last(placed, direction) > SAME
     if (groups.length > 1) return strip(region, direction, groups, out)
-    if (!trims && !isBare) continue
     const other = direction === 'cross' ? 'rip' : 'cross'
-    const isOne = placed.length === 1 || strips(placed, other, out.kerf).length === 1
-    if (isBare && !(trims && isOne)) return turnedAt(region, direction, placed, out)
-    if (isOne) return strip(region, direction, groups, out)
+    if (placed.length > 1 && strips(placed, other, out.kerf).length > 1) continue
+    if (farOf(region, direction) - last(placed, direction) > SAME) return strip(region, direction, groups, out)
+    if (isBare(region, direction, placed)) return turnedAt(region, direction, placed, out)
   }
   if (placed.length > 1) throw new RangeError('these pieces can’t be parted by cuts from edge to edge')
   return { part: one.partId }

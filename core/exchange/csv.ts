@@ -4,7 +4,7 @@ import type { QuickPlan } from '../cutting/quick-cuts'
 import { boardOf, type HolderModel } from '../model/model'
 import { bitName } from '../shop/bit-name'
 import type { Shop } from '../shop/shop'
-import { formatLength, type LengthFormat } from '../units/format-length'
+import { formatExact, formatLength, type LengthFormat } from '../units/format-length'
 import { csvText } from './csv-text'
 
 const WASTE: Record<NonNullable<Mark['waste']>, string> = { left: 'waste to the left', right: 'waste to the right' }
@@ -41,7 +41,7 @@ export function partsCsv(model: HolderModel, shop: Shop): string {
       from: p.stock,
       length: formatLength(p.length, format),
       width: formatLength(p.width, format),
-      thickness: formatLength(p.thickness, format),
+      thickness: formatExact(p.thickness, format),
       openings: p.openings,
       'length mm': Number(p.length.toFixed(4)),
       'width mm': Number(p.width.toFixed(4)),

@@ -1,17 +1,18 @@
 import { PAIR } from '../../cutting/from-holders'
 import { drawnWidth, type SheetCuts } from '../../cutting/sheets-used'
 import type { HolderModel } from '../../model/model'
+import { SHORTEST_RIP } from '../../shop/held-safely'
 import { isEnough, mayTurn } from '../../shop/pieces-of-stock'
 import { formatPlaces } from '../../shop/places'
 import type { Shop } from '../../shop/shop'
-import { formatLength } from '../../units/format-length'
+import { formatExact, formatLength } from '../../units/format-length'
 import { cutWords } from '../cut-words'
 import { cutOf } from './features'
 import { sawFor } from './machines'
 import { NARROW, RIPPING, sawingCautions } from './sawing-cautions'
 import { step, type Bench, type Step } from './step'
 import { MINUTES } from './times'
-import { fewNames, lower } from './words'
+import { fewNames, listed, lower } from './words'
 
 export const NO_SAW = 'No saw in the shop makes this cut: have it cut, or add one under the shop’s saws.'
 
@@ -100,15 +101,19 @@ function fromSheet(shop: Shop, sheet: SheetCuts, features: string[], holder: str
   const whole = { thickness: job.stock.thickness, tilt: 0 }
   const made = cuts.map((cut) => {
     const direction = round ? 'cross' : cut.direction
-    const long = Math.hypot(cut.to.x - cut.from.x, cut.to.y - cut.from.y)
-    return { cut, direction, saw: sawFor(shop, direction, { long, fence: cut.fence, ...whole })?.name ?? NO_SAW }
+    const work = { long: Math.hypot(cut.to.x - cut.from.x, cut.to.y - cut.from.y), fence: cut.fence, ...whole }
+    const safe = sawFor(shop, direction, work)
+    // what no saw rips safely is ripped along a longer piece
+    const saw = safe ?? sawFor(shop, direction, { ...work, long: Math.max(work.long, SHORTEST_RIP) })
+    return { cut, direction, saw: saw?.name ?? NO_SAW, isShort: safe === null && saw !== null }
   })
+  const short = made.filter((m) => m.isShort).map((m) => String(m.cut.number))
   const sawsOf = (direction: string): string[] => [...new Set(made.filter((m) => m.direction === direction).map((m) => m.saw))] // prettier-ignore
   const saws = [...new Set(made.map((m) => m.direction))].map((direction) => ({ direction, names: sawsOf(direction) }))
   const says = made.map(({ cut, direction, saw }) => {
-    const { set, at, then } = cutWords(cut, sheet, shop)
-    const by = sawsOf(direction).length > 1 && saw !== NO_SAW ? `, ${lower(saw)}` : ''
-    return `${cut.number}. ${set} ${at}${by}${then}`
+    const named = sawsOf(direction).length > 1 && saw !== NO_SAW ? saw : undefined
+    const { set, at, then } = cutWords(cut, sheet, shop, named)
+    return `${cut.number}. ${set} ${at}${then}`
   })
   const parts = [...new Set(features.map((f) => f.slice(4, f.lastIndexOf('#'))))]
   const size = `${formatLength(stock.length, shop)}${stock.width ? ` × ${formatLength(drawnWidth(sheet), shop)}` : ''}`
@@ -120,15 +125,17 @@ function fromSheet(shop: Shop, sheet: SheetCuts, features: string[], holder: str
     settings: [
       { label: stock.isOffcut ? 'From the bin' : 'Piece of stock', value: size },
       ...saws.map(({ direction, names }) => ({ label: direction === 'rip' ? 'Rips' : 'Cross-cuts', value: names.join(' · ') })), // prettier-ignore
-      { label: 'Kerf reckoned with', value: formatLength(job.instance.kerf, shop) },
+      { label: 'Kerf reckoned with', value: formatExact(job.instance.kerf, shop) },
     ],
     says: [...(sheet.noGo.length > 0 ? [`Keep clear of ${formatPlaces(sheet.noGo, (mm) => formatLength(mm, shop))} from its datum end and lower edge: mark it first; nails out or away from the blade.`] : []), ...says, comesOut(sheet, holder, shop)], // prettier-ignore
-    cautions: sawingCautions(sheet, shop),
+    cautions: [...(short.length > 0 ? [tooShort(short, shop)] : []), ...sawingCautions(sheet, shop)],
     makes: features,
     minutes: MINUTES.setUp + MINUTES.cut * cuts.length,
     show: { look: 'sheet', boards: [sheet.key] },
   })
 }
+
+const tooShort = (cuts: readonly string[], shop: Shop): string => `Nothing shorter than ${formatLength(SHORTEST_RIP, shop, 'up')} is held safely at the saws there are: make ${cuts.length > 1 ? 'cuts' : 'cut'} ${listed(cuts)} along a longer piece, before it is cut to length, or by hand.` // prettier-ignore
 
 /** The pieces of one holder that a piece of stock gives, equal ones together. */
 function comesOut({ job, placements }: SheetCuts, holder: string, shop: Shop): string {

@@ -13,7 +13,7 @@ import { flipped, type Point } from '../../geometry/outline'
 import type { HolderModel } from '../../model/model'
 import { bitName } from '../../shop/bit-name'
 import { formatPlaces } from '../../shop/places'
-import { formatLength, type LengthFormat } from '../../units/format-length'
+import { formatExact, formatLength, type LengthFormat } from '../../units/format-length'
 import { CLEAR, Flow, SMALL } from './flow'
 import { PAPERS, type Ink, type Paper } from './page'
 import type { PdfDocument } from './render'
@@ -60,7 +60,7 @@ export function writeDossier(
   flow.table(
     [
       ['Part', 'Count', 'Length', 'Width', 'Thickness', 'From'],
-      ...partsOf(model, shop).map((p) => [p.name, String(p.count), length(p.length), length(p.width), length(p.thickness), `${p.stock}, ${p.material}`]), // prettier-ignore
+      ...partsOf(model, shop).map((p) => [p.name, String(p.count), length(p.length), length(p.width), formatExact(p.thickness, shop), `${p.stock}, ${p.material}`]), // prettier-ignore
     ],
     [3, 1, 2, 2, 2, 4],
   )

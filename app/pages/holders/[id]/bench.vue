@@ -4,6 +4,7 @@ import { computed } from 'vue'
 import { boardMarks, EDGES, type Mark } from '#core/bench/marks'
 import { openingRows } from '#core/model/model'
 import { partsOf } from '#core/bench/parts'
+import { formatExact } from '#core/units/format-length'
 import { worstOf } from '#core/checks/verdict'
 import { useFormat } from '~/composables/useFormat'
 import { useHolder } from '~/composables/useHolder'
@@ -88,7 +89,7 @@ const today = new Date().toISOString().slice(0, 10)
                 <td class="num">{{ p.count }}</td>
                 <td class="num"><LengthText :text="length(p.length)" /></td>
                 <td class="num"><LengthText :text="length(p.width)" /></td>
-                <td class="num"><LengthText :text="length(p.thickness)" /></td>
+                <td class="num"><LengthText :text="formatExact(p.thickness, format)" /></td>
                 <td class="wide">{{ p.stock }}, {{ p.material }}, grain along the length</td>
               </tr>
             </tbody>

@@ -1,0 +1,147 @@
+import { describe, expect, it } from 'vitest'
+import { cutWords } from '#core/bench/cut-words'
+import { shoppingList } from '#core/bench/shopping'
+import { benchSteps } from '#core/bench/steps/steps'
+import { design } from '#core/choose/design'
+import { cutsOf, leftoversOf } from '#core/cutting/cuts'
+import type { CutPlacement } from '#core/cutting/instance'
+import { quickCuts, quickPlan } from '#core/cutting/quick-cuts'
+import { closedUp } from '#core/cutting/strips'
+import { shortestRip } from '#core/shop/held-safely'
+import type { Shop } from '#core/shop/shop'
+import { usualShop } from '#core/shop/usual'
+import { board, mallet, railOf, shopWith, threeMallets } from './samples'
+import { isPart, sawThrough } from './saw-through'
+
+const lying = (partId: string, x: number, y: number, length: number, width: number): CutPlacement => ({ stockId: 's', stockIndex: 0, partId, x, y, length, width, rotated: false }) // prettier-ignore
+
+describe('a piece behind waste', () => {
+  it('is turned at the saw, its good edge against the fence, and comes out at its size', () => {
+    const end = lying('end', 74, 30, 115, 64)
+    const cuts = cutsOf(410, 118, [end], 2)
+    expect(cuts.map((c) => [c.direction, c.fence, c.turned])).toEqual([
+      ['cross', 189, false],
+      ['rip', 94, false],
+      ['rip', 64, true],
+      ['cross', 115, true],
+    ])
+    expect(cuts.at(-1)!.gives).toEqual(['end'])
+    expect(sawThrough(410, 118, cuts, 2).pieces.some((p) => isPart(p, end))).toBe(true)
+    // what lay before it is left, the kerf off
+    expect(leftoversOf(410, 118, [end], 2)).toContainEqual({ x: 0, y: 30, length: 72, width: 64 })
+  })
+
+  it('is turned once with all that lie behind the same waste', () => {
+    const turned = cutsOf(700, 100, [lying('a', 60, 0, 640, 40), lying('b', 60, 42, 640, 58)], 2).filter((c) => c.turned) // prettier-ignore
+    expect(turned.map((c) => [c.direction, c.fence])).toEqual([['cross', 640]])
+  })
+
+  it('is moved up where nothing keeps it there', () => {
+    const placed = [lying('a', 0, 0, 100, 50), lying('b', 140, 0, 60, 50), lying('c', 140, 60, 60, 20)]
+    const close = closedUp(placed, 3)
+    expect(close.map(({ partId, x, y }) => [partId, x, y])).toEqual(
+      expect.arrayContaining([
+        ['a', 0, 0],
+        ['b', 103, 0],
+        ['c', 0, 53],
+      ]),
+    )
+    expect(cutsOf(400, 90, close, 3).filter((c) => c.turned)).toEqual([])
+  })
+})
+
+describe('what is ripped', () => {
+  it('stays as long as is held safely until it is ripped, where there is as much', () => {
+    const back = lying('back', 0, 0, 168, 90)
+    expect(cutsOf(2400, 140, [back], 2, 300).map((c) => [c.direction, c.fence])).toEqual([
+      ['cross', 300],
+      ['rip', 90],
+      ['cross', 168],
+    ])
+    // of what is hardly longer all is ripped
+    expect(cutsOf(301, 140, [back], 2, 300)[0]).toMatchObject({ direction: 'rip', fence: 90 })
+    // nothing is ripped of what is as wide as the board
+    expect(cutsOf(2400, 90, [back], 2, 300).map((c) => c.fence)).toEqual([168])
+    expect(cutsOf(2400, 140, [back], 2).map((c) => c.fence)).toEqual([168, 90])
+  })
+
+  const stock = [{ ...board('b', 'Board', 'eastern white pine', 18), length: 2400, width: 140 }]
+  const cards = (more: Partial<Shop>) => {
+    const shop = { ...usualShop('S', 'mm', 'full'), stock, ...more }
+    const { model } = design(railOf([mallet('a', 25, 50), mallet('b', 25, 50)], { hung: 'strip' }, shop))
+    const { steps } = benchSteps({ model: model!, shop, cuts: quickCuts(shop, [{ id: 'h1', model: model! }]) }, 'h1')
+    return { cut: steps.find((s) => s.id.startsWith('cut:'))!, bevel: steps.find((s) => s.kind === 'bevel')! }
+  }
+  const { saws } = usualShop('S', 'mm', 'full')
+
+  it('goes to a saw that does not throw it back, where it is shorter', () => {
+    const { cut, bevel } = cards({})
+    expect(cut.settings.find((s) => s.label === 'Rips')!.value).toBe('Table saw · Band saw')
+    expect(cut.says.some((t) => /^\d+\. Rip by the band saw, fence at \d.* mm: foot$/.test(t))).toBe(true)
+    expect(cut.cautions.join(' ')).not.toContain('held safely at the saws')
+    expect(bevel.settings[0]!.value).toBe('Table saw')
+    expect(bevel.cautions[0]).toContain('Nothing shorter than 300 mm is held safely at this saw')
+  })
+
+  it('is left to the hands where the shop has no such saw', () => {
+    const { cut } = cards({ saws: saws.filter((s) => s.kind === 'table saw') })
+    expect(cut.settings.find((s) => s.label === 'Rips')!.value).toBe('Table saw')
+    expect(cut.cautions[0]).toMatch(/^Nothing shorter than 300 mm is held safely at the saws there are: make cuts? \d.* along a longer piece/) // prettier-ignore
+  })
+
+  it('is cut to length at once in a shop that rips by hand', () => {
+    expect(shortestRip({ saws })).toBe(300)
+    expect(shortestRip({ saws: saws.filter((s) => s.kind === 'handsaw' || s.kind === 'jigsaw') })).toBe(0)
+    expect(shortestRip({ saws: [] })).toBe(0)
+  })
+})
+
+describe('what is said of a cut', () => {
+  const shop = shopWith()
+  const sheetOf = (holders: number) => {
+    const models = Array.from({ length: holders }, (_, i) => {
+      const { model } = design(railOf(threeMallets(), {}, shop))
+      return { id: `h${i}`, model: { ...model!, name: `Rail ${i + 1}` } }
+    })
+    return quickCuts(shop, models)[0]!
+  }
+
+  it('names what comes off, and of whom where there are several holders', () => {
+    const said = (holders: number) => {
+      const sheet = sheetOf(holders)
+      return sheet.cuts.map((c) => cutWords(c, sheet, shop).then).join(' ')
+    }
+    expect(said(1)).toMatch(/: (rail|back)/)
+    expect(said(1)).not.toContain(' of Rail')
+    expect(said(2)).toContain('of Rail 1')
+    expect(said(2)).toContain('of Rail 2')
+  })
+
+  it('tells what waits, and how a turned piece is set', () => {
+    const sheet = sheetOf(1)
+    const cut = { ...sheet.cuts[0]!, direction: 'rip' as const, fence: 64, gives: [], waits: 5 }
+    expect(cutWords(cut, sheet, shop)).toEqual({ set: 'Rip, fence at', at: '64 mm', then: ': the rest waits for cut 5' }) // prettier-ignore
+    expect(cutWords({ ...cut, turned: true, gives: ['h0/back'] }, sheet, shop, 'Band saw')).toEqual({ set: 'Rip from the other edge by the band saw, fence at', at: '64 mm', then: ': back; the rest waits for cut 5' }) // prettier-ignore
+    expect(cutWords({ ...cut, direction: 'cross', turned: true, waits: null }, sheet, shop)).toMatchObject({ set: 'Cross-cut from the other end, stop at', then: '' }) // prettier-ignore
+  })
+
+  it('has the blade’s kerf as it is, off the grid', () => {
+    const { model } = design(railOf(threeMallets(), {}, shop))
+    const sheet = sheetOf(1)
+    const kerf = { ...sheet, job: { ...sheet.job, instance: { ...sheet.job.instance, kerf: 2.6 } } }
+    const { steps } = benchSteps({ model: model!, shop, cuts: [kerf] }, 'h0')
+    expect(steps[0]!.settings).toContainEqual({ label: 'Kerf reckoned with', value: '2.6 mm' })
+  })
+})
+
+it('wants alike pieces that no stock is large enough for together', () => {
+  const shop = shopWith({ stock: [{ ...board('b', 'Board', 'eastern white pine', 18), length: 2400, width: 20 }] })
+  const { model } = design(railOf(threeMallets(), { layers: '2' }, shop))
+  const { cuts, noPlace } = quickPlan(shop, [
+    { id: 'h1', model: model! },
+    { id: 'h2', model: model! },
+  ])
+  const { wanted } = shoppingList(shop, [model!], cuts, noPlace)
+  expect(new Set(wanted.map((w) => w.name)).size).toBe(wanted.length)
+  expect(wanted.find((w) => w.name.includes('at least'))!.count).toBeGreaterThan(1)
+})
