@@ -11,7 +11,7 @@ export function keptOf(sheet: SheetCuts, { settings }: Pick<Shop, 'settings'>): 
   const wide = drawnWidth(sheet)
   const round = job.instance.kind === '1d'
   const full = placements.map((p) => (p.width ? p : { ...p, width: wide }))
-  return leftoversOf(stock.length, wide, full, job.instance.kerf, job.shortestRip).filter(
+  return leftoversOf(stock.length, wide, full, job.instance.kerf, job.held).filter(
     (l) => l.length >= settings.leastOffcut && (round || l.width >= settings.leastOffcutWidth),
   )
 }

@@ -1,4 +1,5 @@
 import { SAME, type CutPlacement } from './instance'
+import { NOT_HELD, type HeldSafely } from '../shop/held-safely'
 import { first, last, strips, type Direction } from './strips'
 
 /** One cut from edge to edge of the piece that is on the saw, in the order of cutting; mm from the stock's corner. */
@@ -31,7 +32,7 @@ type Next = { part: string } | { cut: number } | null
 /** Cuts as they are found, and what is left beside the pieces, the kerf off. */
 interface Sawn {
   kerf: number
-  shortestRip: number
+  held: HeldSafely
   cuts: Cut[]
   left: Region[]
 }
@@ -41,7 +42,7 @@ interface Sawn {
  * blade's kerf lies beyond it. Where there is waste before a piece it is turned, so that its good edge lies against the fence.
  * @param length, @param width of the sheet, mm
  * @param kerf what the blade takes: a cut is only where there is room for it, mm
- * @param shortestRip what is ripped is left as long as this, where there is as much, before it is cut to length; mm
+ * @param held how long what is ripped stays, where there is as much, before it is cut to length
  * @returns in order, the sheet's own first
  * @throws RangeError when the pieces can't be parted edge to edge
  */
@@ -50,9 +51,9 @@ export function cutsOf(
   width: number,
   placements: readonly CutPlacement[],
   kerf: number,
-  shortestRip = 0,
+  held = NOT_HELD,
 ): Cut[] {
-  return sawn(length, width, placements, kerf, shortestRip).cuts
+  return sawn(length, width, placements, kerf, held).cuts
 }
 
 /** A rectangle that is left of a sheet when its pieces are cut, mm from the stock's corner. */
@@ -65,7 +66,7 @@ export interface Leftover {
 
 /**
  * What is left of a sheet after its cuts, each a rectangle in one piece.
- * @param kerf what the blade takes beside each cut, @param shortestRip as in `cutsOf`; mm
+ * @param kerf what the blade takes beside each cut, @param held as in `cutsOf`
  * @returns the largest first
  * @throws RangeError when the pieces can't be parted edge to edge
  */
@@ -74,9 +75,9 @@ export function leftoversOf(
   width: number,
   placements: readonly CutPlacement[],
   kerf: number,
-  shortestRip = 0,
+  held = NOT_HELD,
 ): Leftover[] {
-  return sawn(length, width, placements, kerf, shortestRip)
+  return sawn(length, width, placements, kerf, held)
     .left.map(({ x0, y0, x1, y1 }): Leftover => ({ x: x0, y: y0, length: x1 - x0, width: y1 - y0 }))
     .filter((l) => l.length > SAME && l.width > SAME)
     .sort((a, b) => b.length * b.width - a.length * a.width)
@@ -87,9 +88,9 @@ function sawn(
   width: number,
   placements: readonly CutPlacement[],
   kerf: number,
-  shortestRip: number,
+  held: HeldSafely,
 ): Sawn {
-  const out: Sawn = { kerf, shortestRip, cuts: [], left: [] }
+  const out: Sawn = { kerf, held, cuts: [], left: [] }
   part({ x0: 0, y0: 0, x1: length, y1: width }, placements, out)
   return out
 }
@@ -136,18 +137,22 @@ function largeRest(region: Region, placed: readonly CutPlacement[]): Direction |
   return share(direction) < LARGE_REST ? null : direction
 }
 
-/** Where a rest is cut off: behind the pieces, or further on where they are ripped yet; null where they are ripped before. */
+/**
+ * Where a rest is cut off: behind the pieces, or further on where they are ripped yet and much is left even so; null where
+ * they are ripped before.
+ */
 function restFrom(
   region: Region,
   direction: Direction,
   placed: readonly CutPlacement[],
-  { shortestRip, kerf }: Sawn,
+  { held }: Sawn,
 ): number | null {
   const end = last(placed, direction)
-  const held = region.x0 + shortestRip
+  const safe = region.x0 + held.shortest
   const isRipped = placed.some((p) => p.y - region.y0 > SAME || region.y1 - p.y - p.width > SAME)
-  if (direction === 'rip' || !isRipped || end >= held - SAME) return end
-  return region.x1 - held > kerf ? held : null
+  if (direction === 'rip' || !isRipped || end >= safe - SAME) return end
+  if (region.x1 - safe >= held.shortest) return safe
+  return held.always || region.x1 <= safe + SAME ? null : end
 }
 
 /** Parts strips that lie one after the other from their near side on, and cuts off what is over behind them. */

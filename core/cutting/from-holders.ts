@@ -1,7 +1,7 @@
 import { pipePair } from '../fit/pipe'
 import type { Board, HolderModel, Rod } from '../model/model'
 import { layersLeft } from '../model/work'
-import { shortestRip } from '../shop/held-safely'
+import { heldSafely, NOT_HELD, type HeldSafely } from '../shop/held-safely'
 import type { Shop, Stock } from '../shop/shop'
 import { isRound, kerfOf, mayTurn, piecesOf } from '../shop/pieces-of-stock'
 import type { SoundPart } from '../shop/sound-parts'
@@ -16,8 +16,8 @@ export interface CuttingJob {
   names: Record<string, { holder: string; part: string }>
   /** offcuts of which only parts are sound: the offcut, and where the part lies in it, by the id of the part’s stock */
   sound: Record<string, { offcut: string; at: SoundPart }>
-  /** what is ripped is left as long as this where it can be, mm */
-  shortestRip: number
+  /** how long what is ripped has to stay */
+  held: HeldSafely
 }
 
 /** A kind of stock and the offcuts that do instead of it, as a search takes them. `widest` fills in a width left open. */
@@ -155,6 +155,6 @@ export function jobsOf(shop: Shop, holders: readonly ToCut[]): CuttingJob[] {
     const kind = round ? '1d' : '2d'
     const from = stockFor(shop, stock, widest)
     const instance: CutInstance = { id: stock.id, kind, kerf: kerfOf(shop), stock: from.stock, parts: all }
-    return [{ stock, instance, names, sound: from.sound, shortestRip: round ? 0 : shortestRip(shop) }]
+    return [{ stock, instance, names, sound: from.sound, held: round ? NOT_HELD : heldSafely(shop) }]
   })
 }

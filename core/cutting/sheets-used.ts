@@ -51,6 +51,6 @@ export function sheetsUsed(job: CuttingJob, plan: CutPlan, shop: Pick<Shop, 'off
   return [...sheets.values()].map((sheet) => {
     const wide = drawnWidth(sheet)
     const full = sheet.placements.map((p) => (p.width ? p : { ...p, width: wide }))
-    return { ...sheet, cuts: cutsOf(sheet.stock.length, wide, full, job.instance.kerf, job.shortestRip) }
+    return { ...sheet, cuts: cutsOf(sheet.stock.length, wide, full, job.instance.kerf, job.held) }
   })
 }

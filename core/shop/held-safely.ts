@@ -14,8 +14,19 @@ const THROW_BACK: ReadonlySet<Row<'saws'>['kind']> = new Set(['table saw', 'trac
 /** Whether a saw rips what is so long, mm, without harm. */
 export const ripsSafely = ({ kind }: Pick<Row<'saws'>, 'kind'>, long: number): boolean => long >= SHORTEST_RIP || !THROW_BACK.has(kind) // prettier-ignore
 
-/** How long what a shop rips is left at least, mm; nought where it rips with a saw that does no harm. */
-export function shortestRip(shop: Pick<Shop, 'saws'>): number {
+/** How long what is ripped has to stay. */
+export interface HeldSafely {
+  /** what is shorter is not held safely at the saw that is ripped with; nought where it does no harm; mm */
+  shortest: number
+  /** there is no band saw that rips what is shorter */
+  always: boolean
+}
+
+export const NOT_HELD: HeldSafely = { shortest: 0, always: false }
+
+/** How long what a shop rips has to stay. */
+export function heldSafely(shop: Pick<Shop, 'saws'>): HeldSafely {
   const saw = rippingSaw(shop)
-  return saw && THROW_BACK.has(saw.kind) ? SHORTEST_RIP : 0
+  if (!saw || !THROW_BACK.has(saw.kind)) return NOT_HELD
+  return { shortest: SHORTEST_RIP, always: !shop.saws.some((s) => s.kind === 'band saw' && !s.toBuy) }
 }

@@ -7,7 +7,7 @@ import { cutsOf, leftoversOf } from '#core/cutting/cuts'
 import type { CutPlacement } from '#core/cutting/instance'
 import { quickCuts, quickPlan } from '#core/cutting/quick-cuts'
 import { closedUp } from '#core/cutting/strips'
-import { shortestRip } from '#core/shop/held-safely'
+import { heldSafely, NOT_HELD } from '#core/shop/held-safely'
 import type { Shop } from '#core/shop/shop'
 import { usualShop } from '#core/shop/usual'
 import { board, mallet, railOf, shopWith, threeMallets } from './samples'
@@ -53,16 +53,16 @@ describe('a piece behind waste', () => {
 describe('what is ripped', () => {
   it('stays as long as is held safely until it is ripped, where there is as much', () => {
     const back = lying('back', 0, 0, 168, 90)
-    expect(cutsOf(2400, 140, [back], 2, 300).map((c) => [c.direction, c.fence])).toEqual([
-      ['cross', 300],
-      ['rip', 90],
-      ['cross', 168],
-    ])
-    // of what is hardly longer all is ripped
-    expect(cutsOf(301, 140, [back], 2, 300)[0]).toMatchObject({ direction: 'rip', fence: 90 })
+    const held = { shortest: 300, always: true }
+    const fences = (long: number, wide: number, how = held) => cutsOf(long, wide, [back], 2, how).map((c) => `${c.direction} ${c.fence}`) // prettier-ignore
+    expect(fences(2400, 140)).toEqual(['cross 300', 'rip 90', 'cross 168'])
+    expect(fences(2400, 140, { ...held, always: false })).toEqual(['cross 300', 'rip 90', 'cross 168'])
+    // of what is not much longer all is ripped, unless a band saw takes what is short
+    expect(fences(410, 140)).toEqual(['rip 90', 'cross 168'])
+    expect(fences(410, 140, { ...held, always: false })).toEqual(['cross 168', 'rip 90'])
     // nothing is ripped of what is as wide as the board
-    expect(cutsOf(2400, 90, [back], 2, 300).map((c) => c.fence)).toEqual([168])
-    expect(cutsOf(2400, 140, [back], 2).map((c) => c.fence)).toEqual([168, 90])
+    expect(fences(2400, 90)).toEqual(['cross 168'])
+    expect(fences(2400, 140, NOT_HELD)).toEqual(['cross 168', 'rip 90'])
   })
 
   const stock = [{ ...board('b', 'Board', 'eastern white pine', 18), length: 2400, width: 140 }]
@@ -90,9 +90,11 @@ describe('what is ripped', () => {
   })
 
   it('is cut to length at once in a shop that rips by hand', () => {
-    expect(shortestRip({ saws })).toBe(300)
-    expect(shortestRip({ saws: saws.filter((s) => s.kind === 'handsaw' || s.kind === 'jigsaw') })).toBe(0)
-    expect(shortestRip({ saws: [] })).toBe(0)
+    const having = (...kinds: string[]) => heldSafely({ saws: saws.filter((s) => kinds.includes(s.kind)) })
+    expect(having('table saw', 'band saw')).toEqual({ shortest: 300, always: false })
+    expect(having('track saw', 'jigsaw')).toEqual({ shortest: 300, always: true })
+    expect(having('handsaw', 'jigsaw')).toEqual(NOT_HELD)
+    expect(having()).toEqual(NOT_HELD)
   })
 })
 
