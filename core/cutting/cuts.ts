@@ -1,5 +1,7 @@
 import { SAME, type CutPlacement } from './instance'
 import { NOT_HELD, type HeldSafely } from '../shop/held-safely'
+import { beginning, ending, farOf, isFull, nearOf, type Region } from './region'
+import { largeRest, restFrom } from './rest-first'
 import { first, last, strips, type Direction } from './strips'
 
 /** One cut from edge to edge of the piece that is on the saw, in the order of cutting; mm from the stock's corner. */
@@ -17,13 +19,6 @@ export interface Cut {
   gives: readonly string[]
   /** number of the cut that goes on with what is cut off, where others come before it; else null */
   waits: number | null
-}
-
-interface Region {
-  x0: number
-  y0: number
-  x1: number
-  y1: number
 }
 
 /** What becomes of a piece: a part it is, or the cut that goes on with it. */
@@ -95,14 +90,6 @@ function sawn(
   return out
 }
 
-/** From this part of a region on, what is left of it is cut off first and stays in one piece. */
-const LARGE_REST = 0.25
-
-const nearOf = (r: Region, direction: Direction): number => (direction === 'cross' ? r.x0 : r.y0)
-const farOf = (r: Region, direction: Direction): number => (direction === 'cross' ? r.x1 : r.y1)
-const beginning = (r: Region, direction: Direction, at: number): Region => (direction === 'cross' ? { ...r, x0: at } : { ...r, y0: at }) // prettier-ignore
-const ending = (r: Region, direction: Direction, at: number): Region => (direction === 'cross' ? { ...r, x1: at } : { ...r, y1: at }) // prettier-ignore
-
 /** Along comes first: what is long is held well. */
 const DIRECTIONS: readonly Direction[] = ['rip', 'cross']
 
@@ -114,6 +101,9 @@ function part(region: Region, placed: readonly CutPlacement[], out: Sawn): Next 
   const [one] = placed
   if (!one) return null
   const rest = largeRest(region, placed)
+  // pieces in a row that nothing else parts are cut off one by one, and the rest is what stays
+  const row = rest && strips(placed, rest, out.kerf)
+  if (rest && row!.length > 1 && placed.every((p) => isFull(p, region, rest))) return strip(region, rest, row!, out)
   const at = rest && restFrom(region, rest, placed, out)
   if (at !== null) return cutAt(region, rest!, at, out, (own) => part(own, placed, out), null)
   const shared = DIRECTIONS.find((d) => placed.length > 1 && isBare(region, d, placed) && placed.every((p) => first([p], d) - first(placed, d) < SAME)) // prettier-ignore
@@ -128,31 +118,6 @@ function part(region: Region, placed: readonly CutPlacement[], out: Sawn): Next 
   }
   if (placed.length > 1) throw new RangeError('these pieces can’t be parted by cuts from edge to edge')
   return { part: one.partId }
-}
-
-/** The direction in which a large part of a region is over behind its pieces, across or along, whichever leaves more; null where there is none. */
-function largeRest(region: Region, placed: readonly CutPlacement[]): Direction | null {
-  const share = (d: Direction): number => (farOf(region, d) - last(placed, d)) / (farOf(region, d) - nearOf(region, d))
-  const direction = share('cross') > share('rip') ? 'cross' : 'rip'
-  return share(direction) < LARGE_REST ? null : direction
-}
-
-/**
- * Where a rest is cut off: behind the pieces, or further on where they are ripped yet and much is left even so; null where
- * they are ripped before.
- */
-function restFrom(
-  region: Region,
-  direction: Direction,
-  placed: readonly CutPlacement[],
-  { held }: Sawn,
-): number | null {
-  const end = last(placed, direction)
-  const safe = region.x0 + held.shortest
-  const isRipped = placed.some((p) => p.y - region.y0 > SAME || region.y1 - p.y - p.width > SAME)
-  if (direction === 'rip' || !isRipped || end >= safe - SAME) return end
-  if (region.x1 - safe >= held.shortest) return safe
-  return held.always || region.x1 <= safe + SAME ? null : end
 }
 
 /** Parts strips that lie one after the other from their near side on, and cuts off what is over behind them. */

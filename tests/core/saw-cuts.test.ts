@@ -50,6 +50,27 @@ describe('a piece behind waste', () => {
   })
 })
 
+describe('pieces in a row', () => {
+  const row = [0, 102, 204].map((x, i) => lying(`p${i}`, x, 0, 100, 40))
+
+  it('have their size from the stop, each of them, and none is what the others’ kerfs leave', () => {
+    expect(cutsOf(1000, 40, row, 2).map((c) => [c.fence, ...c.gives])).toEqual([[100, 'p0'], [100, 'p1'], [100, 'p2']]) // prettier-ignore
+    // the blank is cut roughly where they are ripped first
+    expect(cutsOf(1000, 60, row, 2).map((c) => [c.direction, c.fence])).toEqual([
+      ['cross', 309],
+      ['rip', 40],
+      ['cross', 100],
+      ['cross', 100],
+      ['cross', 100],
+    ])
+    // and just where a single one ends
+    expect(cutsOf(1000, 60, row.slice(0, 1), 2).map((c) => c.fence)).toEqual([100, 40])
+    // where no more is there, the last is what is left
+    expect(cutsOf(306, 40, row, 2).map((c) => c.fence)).toEqual([100, 100, 100])
+    expect(cutsOf(304, 40, row, 2).map((c) => c.fence)).toEqual([100, 100])
+  })
+})
+
 describe('what is ripped', () => {
   it('stays as long as is held safely until it is ripped, where there is as much', () => {
     const back = lying('back', 0, 0, 168, 90)

@@ -1,4 +1,3 @@
-import { cutWords } from '../../bench/cut-words'
 import { hardwareOf } from '../../bench/hardware'
 import { boardMarks } from '../../bench/marks'
 import { partsOf } from '../../bench/parts'
@@ -7,14 +6,14 @@ import type { Order } from '../../bench/steps/order'
 import { stepDrawings, type CardDrawing } from '../../bench/steps/step-drawing'
 import type { Design } from '../../choose/design'
 import type { NoPlace } from '../../cutting/no-place'
-import { drawnWidth, type SheetCuts } from '../../cutting/sheets-used'
+import type { SheetCuts } from '../../cutting/sheets-used'
 import { holderViews } from '../../drawing/views'
 import { flipped, type Point } from '../../geometry/outline'
 import type { HolderModel } from '../../model/model'
 import { bitName } from '../../shop/bit-name'
-import { formatPlaces } from '../../shop/places'
-import { formatExact, formatLength, type LengthFormat } from '../../units/format-length'
-import { CLEAR, Flow, SMALL } from './flow'
+import { formatExact, formatLength } from '../../units/format-length'
+import { cutSheet } from './cut-sheet'
+import { Flow, SMALL } from './flow'
 import { PAPERS, type Ink, type Paper } from './page'
 import type { PdfDocument } from './render'
 import { roomOf, viewInk } from './view-ink'
@@ -30,6 +29,9 @@ export interface DossierInput {
   /** day on which it is made, ISO 8601 */
   day: string
 }
+
+/** A line of a card that is one of the cuts, which stand under their sheet. */
+const isCut = (line: string): boolean => /^\d+\. /.test(line)
 
 /** A view on paper is at most so high with its dimensions, mm. */
 const HIGHEST = 105
@@ -76,11 +78,12 @@ export function writeDossier(
   for (const s of list.saved) flow.text(`From the bin: ${s.name}${s.worth > 0 ? `, saves ${s.worth.toFixed(2)}` : ''}`)
 
   flow.heading('Cutting')
-  for (const sheet of cuts) cutSheet(flow, sheet, shop, length)
+  for (const sheet of cuts) cutSheet(flow, sheet, shop)
   for (const { part, stock } of noPlace) flow.text(`${part}: larger than any ${stock.form} of ${stock.name} there is.`, { bold: true }) // prettier-ignore
 
-  flow.heading('Marks')
-  for (const board of model.boards.filter((b) => b.openings.length > 0)) {
+  const marked = model.boards.filter((b) => b.openings.length > 0)
+  if (marked.length > 0) flow.heading('Marks')
+  for (const board of marked) {
     flow.room(60)
     flow.text(`${board.name}: from the datum end`, { bold: true })
     const { marks, acrossFrom } = boardMarks(model, board, shop)
@@ -99,7 +102,8 @@ export function writeDossier(
     flow.text(`${i + 1}. ${s.title}`, { bold: true, size: 11 })
     if (s.settings.length > 0)
       flow.text(s.settings.map((x) => `${x.label}: ${x.value}`).join('   ·   '), { indent: 12 })
-    for (const line of s.says) flow.text(`– ${line}`, { indent: 12 })
+    for (const line of s.says.filter((l) => !isCut(l))) flow.text(`– ${line}`, { indent: 12 })
+    if (s.says.some(isCut)) flow.text('– The cuts in their order, as under Cutting.', { indent: 12 })
     for (const line of s.notYet) flow.text(line, { indent: 12, bold: true })
     for (const line of s.cautions) flow.text(`! ${line}`, { indent: 12, size: SMALL, bold: true })
     if (s.kind === 'join' || s.kind === 'hang')
@@ -118,34 +122,4 @@ function cardInk({ outlines, lines }: CardDrawing, scale: number): Ink[] {
     ...outlines.map((o): Ink => ({ kind: 'outline', outline: flipped(o.outline), pen: pen(o.ink), ...(o.ink === 'wall' ? { fill: 0.85 } : {}) })), // prettier-ignore
     ...lines.map((l): Ink => ({ kind: 'line', from: down(l.from), to: down(l.to), pen: pen(l.ink) })),
   ]
-}
-
-function cutSheet(flow: Flow, sheet: SheetCuts, format: LengthFormat, length: (mm: number) => string): void {
-  const wide = drawnWidth(sheet)
-  const { stock } = sheet
-  const title = `${sheet.name}: ${length(stock.length)}${stock.width ? ` × ${length(stock.width)}` : ''}${stock.isOffcut ? ', from the bin' : ''}`
-  const clear = sheet.noGo.length > 0 ? `; dark: kept clear ${formatPlaces(sheet.noGo, length)}` : ''
-  const nameOf = (id: string): string => sheet.job.names[id]?.part ?? id
-  flow.drawing(
-    { minX: 0, minY: -wide, maxX: stock.length, maxY: 0 },
-    (scale) => {
-      const box = (x: number, y: number, l: number, w: number, fill: number): Ink => ({ kind: 'outline', pen: { width: 0.2 }, fill, outline: { start: { x, y }, segments: [[x + l, y], [x + l, y + w], [x, y + w], [x, y]].map(([px, py]) => ({ kind: 'line', to: { x: px!, y: py! } })) } }) // prettier-ignore
-      return [
-        box(0, 0, stock.length * scale, wide * scale, 0.85),
-        ...sheet.noGo.map((p) => box(p.from * scale, p.low * scale, (p.to - p.from) * scale, (Math.min(p.high, wide) - p.low) * scale, 0.4)), // prettier-ignore
-        ...sheet.placements.flatMap((p): Ink[] => [
-          box(p.x * scale, p.y * scale, p.length * scale, (p.width || wide) * scale, 1),
-          { kind: 'text', at: { x: p.x * scale + 1, y: p.y * scale + 3.2 }, text: nameOf(p.partId), size: 2.6 },
-        ]),
-        ...sheet.cuts.map(({ number, from, to }): Ink => ({ kind: 'text', at: { x: ((from.x + to.x) / 2) * scale, y: ((from.y + to.y) / 2) * scale }, text: String(number), size: 2.6, bold: true })), // prettier-ignore
-      ]
-    },
-    60,
-    CLEAR,
-    title + clear,
-  )
-  for (const cut of sheet.cuts) {
-    const { set, at, then } = cutWords(cut, sheet, format)
-    flow.text(`${cut.number}. ${set} ${at}${then}`, { size: SMALL, indent: 12 })
-  }
 }
