@@ -8,6 +8,7 @@ import { standsOff } from './backing/stands-off'
 import { keepOuts, mayHang, placedOn, roomOf, postsHit } from './may-hang'
 import { heightsFor, rowAt, rowsOn } from './strips'
 import { hangsBy, postName, postsOf } from './holding'
+import { placesTried } from './places-tried'
 import type { Hung, Wall } from './wall'
 
 /** Where everything should hang, and why. */
@@ -25,9 +26,6 @@ export interface Arrangement {
   proven: boolean
 }
 
-/** Places are tried on a grid of this step, mm. */
-const GRID = 50
-
 /** Moving one that hangs already wants to be worth it, mm. */
 const MOVE = 150
 
@@ -44,8 +42,7 @@ export function standsFor(
 ): Stand[] {
   const outs = keepOuts(wall, shop)
   const carries = carrierOf(wall, shop)
-  const columns = new Set<number>()
-  for (let x = -piece.all.x0; x + piece.all.x1 <= wall.width + 1e-6; x += GRID) columns.add(x)
+  const columns = new Set<number>(placesTried(-piece.all.x0, wall.width - piece.all.x1, shop))
   // on posts: where screws meet them, besides the grid
   const by = hangsBy(wall)
   if (by === 'posts') for (const post of postsOf(wall)) for (const s of piece.screws) columns.add(post - s)
@@ -64,7 +61,8 @@ export function standsFor(
     if (now && rowAt(rows, piece, now.z, shop) !== null) add(now.x, now.z, MOVE)
     return inOrder(stands)
   }
-  for (const x of columns) for (let z = -piece.all.z0; z + piece.all.z1 <= wall.height + 1e-6; z += GRID) add(x, z)
+  const heights = placesTried(-piece.all.z0, wall.height - piece.all.z1, shop)
+  for (const x of columns) for (const z of heights) add(x, z)
   if (now) add(now.x, now.z, MOVE)
   return inOrder(stands)
 }

@@ -5,10 +5,8 @@ import { carrierOf } from './backing/carried'
 import { keepOuts, mayHang, placedOn, roomOf } from './may-hang'
 import { hangsBy } from './holding'
 import { heightsFor, rowsOn } from './strips'
+import { placesTried } from './places-tried'
 import type { Wall } from './wall'
-
-/** Places are tried on a grid of this step, mm. */
-const GRID = 50
 
 /** A place at which something of a size would hang: the lower left corner, mm. */
 export interface Room {
@@ -39,11 +37,9 @@ export function roomFor(
   const others = placedOn(wall, pieces).flatMap(({ hung, piece: p }) => [at(roomOf(p), hung.x, hung.z), at(p.all, hung.x, hung.z)]) // prettier-ignore
   const rows = rowsOn(wall, shop)
   const heights =
-    hangsBy(wall) === 'strips'
-      ? heightsFor(rows, piece, shop)
-      : Array.from({ length: Math.max(0, Math.floor((wall.height - height) / GRID) + 1) }, (_, i) => i * GRID)
+    hangsBy(wall) === 'strips' ? heightsFor(rows, piece, shop) : placesTried(0, wall.height - height, shop)
   const spots: (Room & { cost: number })[] = []
-  for (let x = 0; x + width <= wall.width + 1e-6; x += GRID)
+  for (const x of placesTried(0, wall.width - width, shop))
     for (const z of heights) if (mayHang(wall, outs, piece, x, z, others) && carries(piece, x, z)) spots.push({ x, z, cost: costAt(wall, shop, piece, x, z) }) // prettier-ignore
   spots.sort((a, b) => a.cost - b.cost || a.x - b.x || a.z - b.z)
   const taken: Room[] = []

@@ -4,6 +4,7 @@ import { design } from '#core/choose/design'
 import { usualShop } from '#core/shop/usual'
 import { arranging, type Arrangement } from '#core/wall/arrange'
 import { at, meets, wallPiece, type WallPiece } from '#core/wall/extent'
+import { placesTried } from '#core/wall/places-tried'
 import { inspectWall } from '#core/wall/inspect-wall'
 import { keepOuts, mayHang, placedOn, roomOf } from '#core/wall/may-hang'
 import { heightsFor, rowsOf, rowsOn, stripWidth } from '#core/wall/strips'
@@ -185,6 +186,24 @@ describe('arranging', () => {
       }),
       { numRuns: 40, seed: 5 },
     ))
+
+  it('tries places that one finds on a rule, and the only one there is where no such one is free', () => {
+    for (const [unit, fine] of [
+      ['mm', 10],
+      ['in', 12.7],
+    ] as const) {
+      const places = placesTried(13.3, 700, { unit })
+      expect(places.length).toBeGreaterThan(10)
+      for (const x of places) expect(Math.abs(x / fine - Math.round(x / fine))).toBeLessThan(1e-6)
+      expect(places[0]! - 13.3).toBeLessThan(fine)
+      expect(placesTried(13.3, 15, { unit })).toEqual([13.3])
+      expect(placesTried(13.3, 13, { unit })).toEqual([])
+      // its tools reach past its left end
+      const p = piece('a', 400, 300)
+      const [{ x }] = arranging(wall({}), [{ ...p, all: { ...p.all, x0: -33.3 } }], { ...shop, unit }, { seed: 1, rounds: 3, over: () => false }).next().value.hung as [Wall['hung'][number]] // prettier-ignore
+      expect(Math.abs(x / fine - Math.round(x / fine))).toBeLessThan(1e-6)
+    }
+  })
 
   it('hangs what is used daily nearest to the bench, and leaves what is fixed', () => {
     const bench = { id: 'b', kind: 'bench' as const, name: 'Bench', x: 2400, z: 0, width: 1000, height: 900 }
