@@ -1,6 +1,7 @@
 import { describe, expect, it } from 'vitest'
 import { cutWords } from '#core/bench/cut-words'
 import { shoppingList } from '#core/bench/shopping'
+import { stepDrawings } from '#core/bench/steps/step-drawing'
 import { benchSteps } from '#core/bench/steps/steps'
 import { design } from '#core/choose/design'
 import { cutsOf, leftoversOf } from '#core/cutting/cuts'
@@ -146,6 +147,19 @@ describe('what is said of a cut', () => {
     expect(cutWords(cut, sheet, shop)).toEqual({ set: 'Rip, fence at', at: '64 mm', then: ': the rest waits for cut 5' }) // prettier-ignore
     expect(cutWords({ ...cut, turned: true, gives: ['h0/back'] }, sheet, shop, 'Band saw')).toEqual({ set: 'Rip from the other edge by the band saw, fence at', at: '64 mm', then: ': back; the rest waits for cut 5' }) // prettier-ignore
     expect(cutWords({ ...cut, direction: 'cross', turned: true, waits: null }, sheet, shop)).toMatchObject({ set: 'Cross-cut from the other end, stop at', then: '' }) // prettier-ignore
+  })
+
+  it('is drawn with its number, the pieces by their names where they have room', () => {
+    const sheet = sheetOf(1)
+    const { model } = design(railOf(threeMallets(), {}, shop))
+    const { steps } = benchSteps({ model: model!, shop, cuts: [sheet] }, 'h0')
+    const drawn = (wide: number) => {
+      const placements = sheet.placements.map((p) => ({ ...p, length: wide }))
+      const [drawing] = stepDrawings({ model: model!, cuts: [{ ...sheet, placements }], shop }, steps[0]!)
+      return drawing!.labels.map((l) => l.text)
+    }
+    expect(drawn(300)).toEqual(expect.arrayContaining(['Rail', 'Back', ...sheet.cuts.map((c) => String(c.number))]))
+    expect(drawn(20)).toEqual(sheet.cuts.map((c) => String(c.number)))
   })
 
   it('has the blade’s kerf as it is, off the grid', () => {

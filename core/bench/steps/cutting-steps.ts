@@ -120,7 +120,7 @@ function fromSheet(shop: Shop, sheet: SheetCuts, features: string[], holder: str
   return step({
     id: `cut:${sheet.key}`,
     kind: 'cut',
-    title: `Cut up ${sheet.name}`,
+    title: `Cut up ${sheet.offcut === null ? sheet.name : `‘${sheet.name}’`}`,
     parts,
     settings: [
       { label: stock.isOffcut ? 'From the bin' : 'Piece of stock', value: size },

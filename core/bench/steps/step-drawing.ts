@@ -9,8 +9,6 @@ import {
   type Outline,
   type Point,
 } from '../../geometry/outline'
-import { PAIR } from '../../cutting/from-holders'
-import { drawnWidth, type SheetCuts } from '../../cutting/sheets-used'
 import { axesOf, onBoard } from '../../model/contact'
 import { boardBox, rodBox } from '../../model/standing'
 import { drilled, type Board, type Fastener, type HolderModel, type Opening } from '../../model/model'
@@ -18,6 +16,7 @@ import { formatLength, gridStep, type LengthFormat } from '../../units/format-le
 import { toGrid } from '../../units/grid'
 import { shapedSides } from './outline-steps'
 import { boreOf, driveOf, dustOf, fileOf, flareOf, sawOf } from './features'
+import { cutUp } from './sheet-drawing'
 import type { Bench, Step } from './step'
 
 /** What a line on a card stands for: wood, what is worked on now, what was made before, waste, a mark, the wall. */
@@ -139,33 +138,6 @@ function openingInk(board: Board, o: Opening, s: Step): { ink: Ink; outline: Out
   if (s.makes.includes(flareOf(board.id, o.id))) found.push({ ink: 'now', outline: circle(o.centre.x, o.centre.y, o.radius + o.flare!) }) // prettier-ignore
   if (s.makes.includes(dustOf(board.id, o.id))) found.push({ ink: 'now', outline: circle(o.centre.x, o.centre.y, o.dust! / 2) }) // prettier-ignore
   return found
-}
-
-/** A piece of stock with what lies in it, and its cuts by their numbers. */
-function cutUp(sheet: SheetCuts, s: Step, format: LengthFormat): CardDrawing {
-  const wide = drawnWidth(sheet)
-  const { length } = sheet.stock
-  const whole = rectangle(0, 0, length, wide)
-  // x along, y down from the edge that lies at the fence
-  const pieces = sheet.placements.map((p) => {
-    const own = s.parts.some((part) => p.partId.split(PAIR).some((id) => id.endsWith(`/${part}`)))
-    return { ink: own ? ('now' as const) : ('made' as const), outline: rectangle(p.x, -p.y, p.x + p.length, -p.y - (p.width || wide)) } // prettier-ignore
-  })
-  const labels = sheet.cuts.map((c): Label => {
-    const [a, b] = [c.from, c.to]
-    // in the middle of each: where a rip ends at a cross-cut their numbers would lie on each other
-    const at = { x: (a.x + b.x) / 2, y: -(a.y + b.y) / 2 }
-    return { at, text: String(c.number), upright: false }
-  })
-  const lines = sheet.cuts.map((c) => ({ ink: 'mark' as const, from: { x: c.from.x, y: -c.from.y }, to: { x: c.to.x, y: -c.to.y } })) // prettier-ignore
-  const size = `${formatLength(length, format)} × ${formatLength(wide, format)}`
-  return {
-    title: `${sheet.name}, ${size}`,
-    bounds: outlineBounds(flipped(whole)),
-    outlines: [{ ink: 'waste', outline: flipped(whole) }, ...pieces],
-    lines,
-    labels,
-  }
 }
 
 /** The axis that comes towards whoever looks. */
