@@ -6,7 +6,7 @@ import type { CardDrawing, Label } from './step-drawing'
 import type { Step } from './step'
 
 /** A letter of a name is about so high and so wide, as part of the sheet’s length. */
-const LETTER = { high: 1 / 36, wide: 1 / 66 }
+const LETTER = { high: 1 / 40, wide: 1 / 66 }
 
 /** A piece of stock with what lies in it by its name, and its cuts by their numbers. */
 export function cutUp(sheet: SheetCuts, s: Step, format: LengthFormat): CardDrawing {
@@ -22,7 +22,7 @@ export function cutUp(sheet: SheetCuts, s: Step, format: LengthFormat): CardDraw
   const scale = Math.max(length, wide * 1.3)
   const names = sheet.placements.flatMap((p): Label[] => {
     const [text, high] = [sheet.job.names[p.partId]?.part ?? '', p.width || wide]
-    const fits = text.length * LETTER.wide * scale < p.length * 0.9 && high > 1.2 * LETTER.high * scale
+    const fits = text.length * LETTER.wide * scale < p.length * 0.9 && high > LETTER.high * scale
     return fits ? [{ at: { x: p.x + p.length / 2, y: -p.y - high / 2 }, text, upright: false }] : []
   })
   const numbers = sheet.cuts.map((c): Label => {
