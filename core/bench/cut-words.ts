@@ -1,11 +1,14 @@
-import type { Cut } from '../cutting/cuts'
 import type { SheetCuts } from '../cutting/sheets-used'
-import { formatLength, type LengthFormat } from '../units/format-length'
+import type { Shop } from '../shop/shop'
+import { formatLength } from '../units/format-length'
+import { sawnCuts, type SawnCut } from './steps/cut-saws'
+import { guideOf } from './steps/machines'
 import { listed, lower } from './steps/words'
 
 /** One cut in words: how it is set, to what, and what comes of it. */
 export interface CutWords {
-  /** `Rip, fence at` */
+  number: number
+  /** `Rip, fence at`; `Rip to the line at` where the saw has none */
   set: string
   /** the setting in the shop's unit */
   at: string
@@ -13,28 +16,35 @@ export interface CutWords {
   then: string
 }
 
-const SET = {
-  rip: { near: 'Rip', turned: 'Rip from the other edge', at: 'fence at' },
-  cross: { near: 'Cross-cut', turned: 'Cross-cut from the other end', at: 'stop at' },
+const WAY = {
+  rip: { near: 'Rip', turned: 'Rip from the other edge' },
+  cross: { near: 'Cross-cut', turned: 'Cross-cut from the other end' },
 } as const
 
+const AT = { fence: ', fence at', stop: ', stop at', line: ' to the line at' } as const
+
 /**
- * What a cut of a piece of stock is set to and what comes off by it; the holder of each part where there are several.
- * @param saw name of the one that makes it, where that has to be said
+ * The cuts of a piece of stock in words: what each is set to and what comes off by it. The saw is named where there are several
+ * for a direction, the holder of a part where parts of several lie there.
  */
-export function cutWords(cut: Cut, { job, placements }: SheetCuts, format: LengthFormat, saw?: string): CutWords {
-  const direction = job.instance.kind === '1d' ? 'cross' : cut.direction
-  const words = SET[direction]
+export function cutWords(sheet: SheetCuts, shop: Shop): CutWords[] {
+  const sawn = sawnCuts(sheet, shop)
+  const several = (direction: SawnCut['direction']): boolean => new Set(sawn.filter((s) => s.direction === direction).map((s) => s.saw?.name)).size > 1 // prettier-ignore
+  const { job, placements } = sheet
   const holders = new Set(placements.map((p) => job.names[p.partId]?.holder))
-  const name = (id: string): string => {
+  const nameOf = (id: string): string => {
     const named = job.names[id]
     return named ? `${lower(named.part)}${holders.size > 1 ? ` of ${named.holder}` : ''}` : id
   }
-  const gives = cut.gives.length > 0 ? `: ${listed(cut.gives.map(name))}` : ''
-  const waits = cut.waits === null ? '' : `${gives ? ';' : ':'} the rest waits for cut ${cut.waits}`
-  return {
-    set: `${words[cut.turned ? 'turned' : 'near']}${saw ? ` by the ${lower(saw)}` : ''}, ${words.at}`,
-    at: formatLength(cut.fence, format),
-    then: `${gives}${waits}`,
-  }
+  return sawn.map(({ cut, direction, saw }) => {
+    const by = saw && several(direction) ? ` by the ${lower(saw.name)}` : ''
+    const gives = cut.gives.length > 0 ? `: ${listed(cut.gives.map(nameOf))}` : ''
+    const waits = cut.waits === null ? '' : `${gives ? ';' : ':'} the rest waits for cut ${cut.waits}`
+    return {
+      number: cut.number,
+      set: `${WAY[direction][cut.turned ? 'turned' : 'near']}${by}${AT[guideOf(saw, direction)]}`,
+      at: formatLength(cut.fence, shop),
+      then: `${gives}${waits}`,
+    }
+  })
 }

@@ -4,7 +4,7 @@ import { shoppingList } from '#core/bench/shopping'
 import { stepDrawings } from '#core/bench/steps/step-drawing'
 import { benchSteps } from '#core/bench/steps/steps'
 import { design } from '#core/choose/design'
-import { cutsOf, leftoversOf } from '#core/cutting/cuts'
+import { cutsOf, leftoversOf, type Cut } from '#core/cutting/cuts'
 import type { CutPlacement } from '#core/cutting/instance'
 import { quickCuts, quickPlan } from '#core/cutting/quick-cuts'
 import { closedUp } from '#core/cutting/strips'
@@ -131,22 +131,52 @@ describe('what is said of a cut', () => {
   }
 
   it('names what comes off, and of whom where there are several holders', () => {
-    const said = (holders: number) => {
-      const sheet = sheetOf(holders)
-      return sheet.cuts.map((c) => cutWords(c, sheet, shop).then).join(' ')
-    }
+    const said = (holders: number) => cutWords(sheetOf(holders), shop).map((c) => c.then).join(' ') // prettier-ignore
     expect(said(1)).toMatch(/: (rail|back)/)
     expect(said(1)).not.toContain(' of Rail')
     expect(said(2)).toContain('of Rail 1')
     expect(said(2)).toContain('of Rail 2')
   })
 
-  it('tells what waits, and how a turned piece is set', () => {
+  const { saws } = usualShop('S', 'mm', 'full')
+  const sawsOf = (...kinds: string[]): Shop => ({ ...shop, saws: saws.filter((s) => kinds.includes(s.kind)) })
+  const one = (more: Partial<Cut>, owned: Shop) => {
     const sheet = sheetOf(1)
-    const cut = { ...sheet.cuts[0]!, direction: 'rip' as const, fence: 64, gives: [], waits: 5 }
-    expect(cutWords(cut, sheet, shop)).toEqual({ set: 'Rip, fence at', at: '64 mm', then: ': the rest waits for cut 5' }) // prettier-ignore
-    expect(cutWords({ ...cut, turned: true, gives: ['h0/back'] }, sheet, shop, 'Band saw')).toEqual({ set: 'Rip from the other edge by the band saw, fence at', at: '64 mm', then: ': back; the rest waits for cut 5' }) // prettier-ignore
-    expect(cutWords({ ...cut, direction: 'cross', turned: true, waits: null }, sheet, shop)).toMatchObject({ set: 'Cross-cut from the other end, stop at', then: '' }) // prettier-ignore
+    return cutWords({ ...sheet, cuts: [{ ...sheet.cuts[0]!, fence: 64, gives: [], waits: null, ...more }] }, owned)[0]!
+  }
+  const long = { from: { x: 0, y: 64 }, to: { x: 900, y: 64 } }
+
+  it('tells what waits, and how a turned piece is set', () => {
+    const table = sawsOf('table saw')
+    expect(one({ direction: 'rip', ...long, waits: 5 }, table)).toMatchObject({ set: 'Rip, fence at', at: '64 mm', then: ': the rest waits for cut 5' }) // prettier-ignore
+    expect(one({ direction: 'rip', ...long, turned: true, gives: ['h0/back'], waits: 5 }, table)).toMatchObject({ set: 'Rip from the other edge, fence at', then: ': back; the rest waits for cut 5' }) // prettier-ignore
+    expect(one({ direction: 'cross', turned: true }, table)).toMatchObject({ set: 'Cross-cut from the other end, stop at', then: '' }) // prettier-ignore
+  })
+
+  it('goes by a fence or stop only where the saw has one', () => {
+    const set = (direction: Cut['direction'], ...kinds: string[]) => one({ direction, ...long }, sawsOf(...kinds)).set
+    expect(set('rip', 'handsaw')).toBe('Rip to the line at')
+    expect(set('cross', 'jigsaw')).toBe('Cross-cut to the line at')
+    expect(set('rip', 'track saw')).toBe('Rip to the line at')
+    expect(set('rip', 'band saw')).toBe('Rip, fence at')
+    expect(set('cross', 'mitre saw', 'jigsaw')).toBe('Cross-cut to the line at')
+    expect(one({ direction: 'cross', from: { x: 64, y: 0 }, to: { x: 64, y: 140 } }, sawsOf('mitre saw', 'jigsaw')).set).toBe('Cross-cut, stop at') // prettier-ignore
+  })
+
+  it('warns of what the saw does that makes it', () => {
+    const { model } = design(railOf(threeMallets(), { hung: 'strip' }, shop))
+    const said = (...kinds: string[]) => {
+      const owned = sawsOf(...kinds)
+      const cuts = quickCuts(owned, [{ id: 'h0', model: model! }])
+      const { steps } = benchSteps({ model: model!, shop: owned, cuts }, 'h0')
+      return steps.filter((s) => s.kind === 'cut' || s.kind === 'bevel').flatMap((s) => [...s.says, ...s.cautions]).join(' ') // prettier-ignore
+    }
+    expect(said('table saw')).toContain('push block')
+    expect(said('table saw')).toContain('tilts to the left: the fence goes')
+    expect(said('track saw')).toContain('carries the guide')
+    expect(said('track saw')).toContain('set its guide by a test cut')
+    expect(said('handsaw', 'jigsaw')).toContain('Tilt its base to 45°')
+    for (const by of [said('track saw'), said('handsaw', 'jigsaw')]) expect(by).not.toMatch(/push block|fence|stop/)
   })
 
   it('is drawn with its number, the pieces by their names where they have room', () => {

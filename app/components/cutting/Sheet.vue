@@ -20,7 +20,7 @@ const props = defineProps<{
 }>()
 const emit = defineEmits<{ cut: [] }>()
 const records = useRecords()
-const { bare, length, format } = useFormat()
+const { bare, length } = useFormat()
 const stock = computed(() => props.sheet.stock)
 const placements = computed(() => props.sheet.placements)
 const cuts = computed(() => props.sheet.cuts)
@@ -37,7 +37,7 @@ const size = computed(() => ({ w: stock.value.length * props.scale, h: Math.max(
 const px = (mm: number) => mm * props.scale
 const high = (p: CutPlacement) => (p.width ? px(p.width) : size.value.h)
 /** The cuts in words. */
-const said = computed(() => cuts.value.map((c) => ({ number: c.number, again: again(c), ...cutWords(c, props.sheet, format.value) }))) // prettier-ignore
+const said = computed(() => cutWords(props.sheet, records.shop!).map((said, i) => ({ ...said, again: again(cuts.value[i]!) }))) // prettier-ignore
 /** Whether the cut before it in its direction was set alike. */
 function again(cut: Cut): boolean {
   const before = cuts.value.findLast((c) => c.number < cut.number && c.direction === cut.direction)

@@ -1,5 +1,6 @@
 import type { Board } from '../../model/model'
 import { ripsSafely, SHORTEST_RIP } from '../../shop/held-safely'
+import type { Row } from '../../shop/lists'
 import { usualGlue } from '../../shop/usual-choice'
 import { formatAngle } from '../../units/angle'
 import { formatLength, type LengthFormat } from '../../units/format-length'
@@ -7,7 +8,7 @@ import { EDGES } from '../marks'
 import { NO_SAW } from './cutting-steps'
 import { bevelOf, cutOf, layersOf } from './features'
 import { sawFor } from './machines'
-import { RIPPING } from './sawing-cautions'
+import { narrowRips } from './sawing-cautions'
 import { step, wants, type Bench, type Step } from './step'
 import { MINUTES } from './times'
 import { theName, theNames } from './words'
@@ -20,6 +21,18 @@ function alikeBevels(boards: readonly Board[]): Board[][] {
     groups.set(key, [...(groups.get(key) ?? []), b])
   }
   return [...groups.values()]
+}
+
+/** How a saw is tilted and led for a bevel. @param wide the wide face, as it is printed */
+function tilted(saw: Row<'saws'> | null, tilt: string, wide: string): string[] {
+  const comes = `the wide face comes out at ${wide}.`
+  if (saw?.kind === 'track saw' || saw?.kind === 'circular saw') return [`Tilt the saw to ${tilt} and set its guide by a test cut: ${comes}`] // prettier-ignore
+  if (saw?.kind === 'jigsaw') return [`Tilt its base to ${tilt} and lead it along a straight edge that is clamped on, slowly, for the blade wanders; then plane to the line: ${comes}`] // prettier-ignore
+  const side = 'he fence goes on the side that the blade leans away from.'
+  return [
+    `Tilt the blade to ${tilt} and set the fence by a test cut: ${comes}`,
+    saw?.tiltsTo && saw.tiltsTo !== 'either side' ? `${saw.name} tilts to the ${saw.tiltsTo}: t${side}` : `T${side}`,
+  ]
 }
 
 const tooShort = (shop: LengthFormat): string => `Nothing shorter than ${formatLength(SHORTEST_RIP, shop, 'up')} is held safely at this saw: rip the bevel along a longer piece, and cut it to length afterwards.` // prettier-ignore
@@ -50,13 +63,13 @@ export function blankSteps({ model, shop }: Bench): Step[] {
           { label: 'Narrow face', value: formatLength(b.width - b.thickness * Math.tan((tilt * Math.PI) / 180), shop) },
         ],
         says: [
-          `Tilt the blade to ${formatAngle(tilt)} and set the fence by a test cut: the wide face comes out at ${formatLength(b.width, shop)}.`,
-          saw?.tiltsTo ? `${saw.name} tilts to the ${saw.tiltsTo}: the fence goes on the side that the blade leans away from.` : 'The fence goes on the side that the blade leans away from.', // prettier-ignore
+          ...tilted(saw, formatAngle(tilt), formatLength(b.width, shop)),
           `Flatten the sharp edge by ${formatLength(shop.settings.stripFlat, shop)}, so that dust below it does not hold it off.`,
         ],
         cautions: [
           ...(saw && !ripsSafely(saw, Math.min(...alike.map((x) => x.length))) ? [tooShort(shop)] : []),
-          `${RIPPING} The bevel leaves an edge that cuts: gloves off at the saw, and flatten it at once.`,
+          ...narrowRips([saw]),
+          `The bevel leaves an edge that cuts: gloves off at the saw, and flatten it at once.`,
         ],
         makes: ids.map(bevelOf),
         wants: wants(...ids.map((id) => cutOf(id, 1))),

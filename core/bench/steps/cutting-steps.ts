@@ -8,8 +8,9 @@ import type { Shop } from '../../shop/shop'
 import { formatExact, formatLength } from '../../units/format-length'
 import { cutWords } from '../cut-words'
 import { cutOf } from './features'
-import { sawFor } from './machines'
-import { NARROW, RIPPING, sawingCautions } from './sawing-cautions'
+import { sawnCuts } from './cut-saws'
+import { guideOf, sawFor } from './machines'
+import { NARROW, narrowRips, sawingCautions } from './sawing-cautions'
 import { step, type Bench, type Step } from './step'
 import { MINUTES } from './times'
 import { fewNames, listed, lower } from './words'
@@ -97,24 +98,13 @@ const alreadyCut = (pieces: ReturnType<typeof wanted>): Step =>
 
 function fromSheet(shop: Shop, sheet: SheetCuts, features: string[], holder: string): Step {
   const { job, cuts, stock } = sheet
-  const round = job.instance.kind === '1d'
-  const whole = { thickness: job.stock.thickness, tilt: 0 }
-  const made = cuts.map((cut) => {
-    const direction = round ? 'cross' : cut.direction
-    const work = { long: Math.hypot(cut.to.x - cut.from.x, cut.to.y - cut.from.y), fence: cut.fence, ...whole }
-    const safe = sawFor(shop, direction, work)
-    // what no saw rips safely is ripped along a longer piece
-    const saw = safe ?? sawFor(shop, direction, { ...work, long: Math.max(work.long, SHORTEST_RIP) })
-    return { cut, direction, saw: saw?.name ?? NO_SAW, isShort: safe === null && saw !== null }
-  })
-  const short = made.filter((m) => m.isShort).map((m) => String(m.cut.number))
-  const sawsOf = (direction: string): string[] => [...new Set(made.filter((m) => m.direction === direction).map((m) => m.saw))] // prettier-ignore
-  const saws = [...new Set(made.map((m) => m.direction))].map((direction) => ({ direction, names: sawsOf(direction) }))
-  const says = made.map(({ cut, direction, saw }) => {
-    const named = sawsOf(direction).length > 1 && saw !== NO_SAW ? saw : undefined
-    const { set, at, then } = cutWords(cut, sheet, shop, named)
-    return `${cut.number}. ${set} ${at}${then}`
-  })
+  const sawn = sawnCuts(sheet, shop)
+  const short = sawn.filter((c) => c.isShort).map((c) => String(c.cut.number))
+  const saws = [...new Set(sawn.map((c) => c.direction))].map((direction) => ({
+    label: direction === 'rip' ? 'Rips' : 'Cross-cuts',
+    value: [...new Set(sawn.filter((c) => c.direction === direction).map((c) => c.saw?.name ?? NO_SAW))].join(' · '),
+  }))
+  const says = cutWords(sheet, shop).map(({ number, set, at, then }) => `${number}. ${set} ${at}${then}`)
   const parts = [...new Set(features.map((f) => f.slice(4, f.lastIndexOf('#'))))]
   const size = `${formatLength(stock.length, shop)}${stock.width ? ` × ${formatLength(drawnWidth(sheet), shop)}` : ''}`
   return step({
@@ -124,11 +114,11 @@ function fromSheet(shop: Shop, sheet: SheetCuts, features: string[], holder: str
     parts,
     settings: [
       { label: stock.isOffcut ? 'From the bin' : 'Piece of stock', value: size },
-      ...saws.map(({ direction, names }) => ({ label: direction === 'rip' ? 'Rips' : 'Cross-cuts', value: names.join(' · ') })), // prettier-ignore
+      ...saws,
       { label: 'Kerf reckoned with', value: formatExact(job.instance.kerf, shop) },
     ],
     says: [...(sheet.noGo.length > 0 ? [`Keep clear of ${formatPlaces(sheet.noGo, (mm) => formatLength(mm, shop))} from its datum end and lower edge: mark it first; nails out or away from the blade.`] : []), ...says, comesOut(sheet, holder, shop)], // prettier-ignore
-    cautions: [...(short.length > 0 ? [tooShort(short, shop)] : []), ...sawingCautions(sheet, shop)],
+    cautions: [...(short.length > 0 ? [tooShort(short, shop)] : []), ...sawingCautions(sheet, sawn, shop)],
     makes: features,
     minutes: MINUTES.setUp + MINUTES.cut * cuts.length,
     show: { look: 'sheet', boards: [sheet.key] },
@@ -169,7 +159,7 @@ function bySize(shop: Shop, stockId: string, pieces: ReturnType<typeof wanted>):
   const thickness = stock?.thickness ?? 0
   const widest = Math.max(...pieces.map((p) => p.width))
   const tooLarge = stock ? pieces.filter((p) => !isEnough(shop, stock, p.length, p.width, mayTurn(stock, p.role))) : []
-  const rip = widest > 0 ? sawFor(shop, 'rip', { long: Math.max(...pieces.map((p) => p.length)), fence: widest, thickness, tilt: 0 }) : null // prettier-ignore
+  const rip = widest > 0 ? sawFor(shop, 'rip', { long: Math.max(SHORTEST_RIP, ...pieces.map((p) => p.length)), fence: widest, thickness, tilt: 0 }) : null // prettier-ignore
   const cross = sawFor(shop, 'cross', { long: widest, fence: 0, thickness, tilt: 0 })
   return step({
     id: `cut:${stockId}`,
@@ -182,9 +172,9 @@ function bySize(shop: Shop, stockId: string, pieces: ReturnType<typeof wanted>):
     ],
     says: [
       ...(tooLarge.length > 0 ? [`No ${stock!.name} there is is large enough for ${fewNames([...new Set(tooLarge.map((p) => lower(p.name)))])}: get a larger one${stock!.form === 'board' ? ', or glue boards up edge to edge,' : ''} before anything is cut.`] : []), // prettier-ignore
-      ...[...same.values()].map(({ text, count, names, whole }) => `${count} of ${text}: ${names.join(', ').toLowerCase()}${whole ? '; whole, as it comes' : count > 1 ? '; one stop for all of them' : ''}`), // prettier-ignore
+      ...[...same.values()].map(({ text, count, names, whole }) => `${count} of ${text}: ${names.join(', ').toLowerCase()}${whole ? '; whole, as it comes' : count > 1 && guideOf(cross, 'cross') === 'stop' ? '; one stop for all of them' : ''}`), // prettier-ignore
     ],
-    cautions: pieces.some((p) => p.width > 0 && p.width < NARROW) ? [RIPPING] : [],
+    cautions: pieces.some((p) => p.width > 0 && p.width < NARROW) ? narrowRips([rip]) : [],
     makes: pieces.map((p) => p.feature),
     minutes: MINUTES.setUp + MINUTES.cut * pieces.length,
   })

@@ -48,6 +48,13 @@ export function sawFor(shop: Pick<Shop, 'saws'>, direction: Direction, work: Saw
   return null
 }
 
+/** What leads a cut at a saw: its fence or stop where it has one, else the line that is marked. */
+export function guideOf(saw: Pick<Saw, 'kind'> | null, direction: 'rip' | 'cross'): 'fence' | 'stop' | 'line' {
+  const kind = saw?.kind
+  if (direction === 'rip') return kind === 'table saw' || kind === 'band saw' ? 'fence' : 'line'
+  return kind === 'table saw' || kind === 'mitre saw' ? 'stop' : 'line'
+}
+
 /** A hole as a drill has to make it, mm. */
 export interface DrillWork {
   diameter: number

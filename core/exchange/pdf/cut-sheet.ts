@@ -2,7 +2,8 @@ import { cutWords } from '../../bench/cut-words'
 import { drawnWidth, type SheetCuts } from '../../cutting/sheets-used'
 import { rectangle } from '../../geometry/outline'
 import { formatPlaces } from '../../shop/places'
-import { formatLength, type LengthFormat } from '../../units/format-length'
+import type { Shop } from '../../shop/shop'
+import { formatLength } from '../../units/format-length'
 import { CLEAR, SMALL, type Flow } from './flow'
 import type { Ink } from './page'
 
@@ -14,18 +15,17 @@ const LETTER_WIDE = 1.45
 const DISC = 1.9
 
 /** A piece of stock to scale with what lies in it and its cuts by their numbers, then the cuts in words. */
-export function cutSheet(flow: Flow, sheet: SheetCuts, format: LengthFormat): void {
+export function cutSheet(flow: Flow, sheet: SheetCuts, shop: Shop): void {
   const wide = drawnWidth(sheet)
   const { stock, noGo } = sheet
-  const length = (mm: number): string => formatLength(mm, format)
+  const length = (mm: number): string => formatLength(mm, shop)
   const size = `${length(stock.length)}${stock.width ? ` × ${length(stock.width)}` : ''}`
   const clear = noGo.length > 0 ? `; dark: kept clear ${formatPlaces(noGo, length)}` : ''
   const title = `${sheet.name}: ${size}${stock.isOffcut ? ', from the bin' : ''}${clear}`
   const bounds = { minX: 0, minY: -wide, maxX: stock.length, maxY: 0 }
   flow.drawing(bounds, (scale) => sheetInk(sheet, wide, scale), 60, CLEAR, title)
-  for (const cut of sheet.cuts) {
-    const { set, at, then } = cutWords(cut, sheet, format)
-    flow.text(`${cut.number}. ${set} ${at}${then}`, { size: SMALL, indent: 12 })
+  for (const { number, set, at, then } of cutWords(sheet, shop)) {
+    flow.text(`${number}. ${set} ${at}${then}`, { size: SMALL, indent: 12 })
   }
 }
 
