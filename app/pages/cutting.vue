@@ -1,5 +1,6 @@
 <script setup lang="ts">
 import { computed, ref, watch } from 'vue'
+import { sawnCuts } from '#core/bench/steps/cut-saws'
 import { sawingCautions } from '#core/bench/steps/sawing-cautions'
 import { jobsOf, type CuttingJob } from '#core/cutting/from-holders'
 import type { CutPlan } from '#core/cutting/instance'
@@ -43,7 +44,7 @@ function scaleOf(sheet: SheetCuts): number {
 const sheetsOf = (job: CuttingJob, plan: CutPlan) => sheetsUsed(job, plan, records.shop!)
 /** Every piece of stock that is cut, of all jobs together. */
 const sheets = computed(() => jobs.value.flatMap((job) => (plans.value[job.stock.id] ? sheetsOf(job, plans.value[job.stock.id]!.plan) : []))) // prettier-ignore
-const cautions = computed(() => [...new Set(sheets.value.flatMap((s) => sawingCautions(s, records.shop!)))])
+const cautions = computed(() => [...new Set(sheets.value.flatMap((s) => sawingCautions(s, sawnCuts(s, records.shop!), records.shop!)))])
 const markCut = useCutUp()
 function cutNow(key: string) {
   const sheet = sheets.value.find((s) => s.key === key)

@@ -1,6 +1,7 @@
 import { describe, expect, it } from 'vitest'
 import { cutWords } from '#core/bench/cut-words'
 import { shoppingList } from '#core/bench/shopping'
+import { seenSheet } from '#core/bench/seen-sheet'
 import { stepDrawings } from '#core/bench/steps/step-drawing'
 import { benchSteps } from '#core/bench/steps/steps'
 import { design } from '#core/choose/design'
@@ -9,6 +10,7 @@ import type { CutPlacement } from '#core/cutting/instance'
 import { quickCuts, quickPlan } from '#core/cutting/quick-cuts'
 import { closedUp } from '#core/cutting/strips'
 import { heldSafely, NOT_HELD } from '#core/shop/held-safely'
+import { placesOf } from '#core/shop/places'
 import type { Shop } from '#core/shop/shop'
 import { usualShop } from '#core/shop/usual'
 import { board, mallet, railOf, shopWith, threeMallets } from './samples'
@@ -190,6 +192,19 @@ describe('what is said of a cut', () => {
     }
     expect(drawn(300)).toEqual(expect.arrayContaining(['Rail', 'Back', ...sheet.cuts.map((c) => String(c.number))]))
     expect(drawn(20)).toEqual(sheet.cuts.map((c) => String(c.number)))
+  })
+
+  it('is drawn without what lies far beyond the last of them', () => {
+    const sheet = sheetOf(1)
+    const of = (long: number) => seenSheet({ ...sheet, stock: { ...sheet.stock, length: long } })
+    const used = Math.max(...sheet.cuts.map((c) => c.to.x), ...sheet.placements.map((p) => p.x + p.length))
+    expect(of(used + 50)).toMatchObject({ length: used + 50, corners: { length: 4 } })
+    const broken = of(used * 4)
+    expect(broken.length).toBeLessThan(used * 1.5)
+    expect(broken.length).toBeGreaterThan(used)
+    expect(Math.min(...broken.corners.slice(1, -1).map(([x]) => x))).toBeGreaterThan(used)
+    // a place to be kept clear at its far end is seen
+    expect(seenSheet({ ...sheet, stock: { ...sheet.stock, length: used * 4 }, noGo: placesOf(`${used * 3.9} to ${used * 4}`) }).length).toBe(used * 4) // prettier-ignore
   })
 
   it('has the blade’s kerf as it is, off the grid', () => {

@@ -1,6 +1,7 @@
 import { PAIR } from '../../cutting/from-holders'
 import { drawnWidth, type SheetCuts } from '../../cutting/sheets-used'
-import { flipped, outlineBounds, rectangle } from '../../geometry/outline'
+import { flipped, outlineBounds, polygon, rectangle } from '../../geometry/outline'
+import { seenSheet } from '../seen-sheet'
 import { formatLength, type LengthFormat } from '../../units/format-length'
 import type { CardDrawing, Label } from './step-drawing'
 import type { Step } from './step'
@@ -11,8 +12,8 @@ const LETTER = { high: 1 / 40, wide: 1 / 66 }
 /** A piece of stock with what lies in it by its name, and its cuts by their numbers. */
 export function cutUp(sheet: SheetCuts, s: Step, format: LengthFormat): CardDrawing {
   const wide = drawnWidth(sheet)
-  const { length } = sheet.stock
-  const whole = rectangle(0, 0, length, wide)
+  const { length, corners } = seenSheet(sheet)
+  const whole = polygon(corners)
   // x along, y down from the edge that lies at the fence
   const pieces = sheet.placements.flatMap((p): CardDrawing['outlines'] => {
     const own = s.parts.some((part) => p.partId.split(PAIR).some((id) => id.endsWith(`/${part}`)))
@@ -31,7 +32,7 @@ export function cutUp(sheet: SheetCuts, s: Step, format: LengthFormat): CardDraw
     return { at: { x: (a.x + b.x) / 2, y: -(a.y + b.y) / 2 }, text: String(c.number), upright: false }
   })
   const lines = sheet.cuts.map((c) => ({ ink: 'mark' as const, from: { x: c.from.x, y: -c.from.y }, to: { x: c.to.x, y: -c.to.y } })) // prettier-ignore
-  const size = `${formatLength(length, format)} × ${formatLength(wide, format)}`
+  const size = `${formatLength(sheet.stock.length, format)} × ${formatLength(wide, format)}`
   return {
     title: `${sheet.name}, ${size}`,
     bounds: outlineBounds(flipped(whole)),

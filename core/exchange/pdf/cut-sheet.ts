@@ -1,6 +1,7 @@
 import { cutWords } from '../../bench/cut-words'
+import { seenSheet, type SeenSheet } from '../../bench/seen-sheet'
 import { drawnWidth, type SheetCuts } from '../../cutting/sheets-used'
-import { rectangle } from '../../geometry/outline'
+import { polygon, rectangle } from '../../geometry/outline'
 import { formatPlaces } from '../../shop/places'
 import type { Shop } from '../../shop/shop'
 import { formatLength } from '../../units/format-length'
@@ -22,17 +23,23 @@ export function cutSheet(flow: Flow, sheet: SheetCuts, shop: Shop): void {
   const size = `${length(stock.length)}${stock.width ? ` × ${length(stock.width)}` : ''}`
   const clear = noGo.length > 0 ? `; dark: kept clear ${formatPlaces(noGo, length)}` : ''
   const title = `${sheet.name}: ${size}${stock.isOffcut ? ', from the bin' : ''}${clear}`
-  const bounds = { minX: 0, minY: -wide, maxX: stock.length, maxY: 0 }
-  flow.drawing(bounds, (scale) => sheetInk(sheet, wide, scale), 60, CLEAR, title)
+  const seen = seenSheet(sheet)
+  const bounds = { minX: 0, minY: -wide, maxX: seen.length, maxY: 0 }
+  flow.drawing(bounds, (scale) => sheetInk(sheet, seen, wide, scale), 60, CLEAR, title)
   for (const { number, set, at, then } of cutWords(sheet, shop)) {
     flow.text(`${number}. ${set} ${at}${then}`, { size: SMALL, indent: 12 })
   }
 }
 
-function sheetInk({ stock, noGo, placements, cuts, job }: SheetCuts, wide: number, scale: number): Ink[] {
+function sheetInk({ noGo, placements, cuts, job }: SheetCuts, seen: SeenSheet, wide: number, scale: number): Ink[] {
   const box = (x: number, y: number, l: number, w: number, fill: number): Ink => ({ kind: 'outline', pen: { width: 0.2 }, fill, outline: rectangle(x * scale, y * scale, (x + l) * scale, (y + w) * scale) }) // prettier-ignore
   return [
-    box(0, 0, stock.length, wide, 0.85),
+    {
+      kind: 'outline',
+      pen: { width: 0.2 },
+      fill: 0.85,
+      outline: polygon(seen.corners.map(([x, y]) => [x * scale, y * scale])),
+    },
     ...noGo.map((p) => box(p.from, p.low, p.to - p.from, Math.min(p.high, wide) - p.low, 0.4)),
     ...placements.flatMap((p): Ink[] => {
       const name = job.names[p.partId]?.part ?? p.partId
