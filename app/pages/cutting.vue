@@ -44,11 +44,13 @@ function scaleOf(sheet: SheetCuts): number {
 const sheetsOf = (job: CuttingJob, plan: CutPlan) => sheetsUsed(job, plan, records.shop!)
 /** Every piece of stock that is cut, of all jobs together. */
 const sheets = computed(() => jobs.value.flatMap((job) => (plans.value[job.stock.id] ? sheetsOf(job, plans.value[job.stock.id]!.plan) : []))) // prettier-ignore
-const cautions = computed(() => [...new Set(sheets.value.flatMap((s) => sawingCautions(s, sawnCuts(s, records.shop!), records.shop!)))])
+const cautions = computed(() => [
+  ...new Set(sheets.value.flatMap((s) => sawingCautions(s, sawnCuts(s, records.shop!), records.shop!))),
+])
 const markCut = useCutUp()
 function cutNow(key: string) {
   const sheet = sheets.value.find((s) => s.key === key)
-  if (sheet) markCut(sheets.value, sheet, chosen.value)
+  if (sheet) markCut(sheets.value, [sheet], chosen.value)
 }
 
 function told(job: CuttingJob, plan: CutPlan): string {

@@ -3,7 +3,7 @@ import type { Shop } from '../shop/shop'
 import { formatLength } from '../units/format-length'
 import { sawnCuts, type SawnCut } from './steps/cut-saws'
 import { guideOf } from './steps/machines'
-import { listed, lower } from './steps/words'
+import { lower, pieceNames } from './steps/words'
 
 /** One cut in words: how it is set, to what, and what comes of it. */
 export interface CutWords {
@@ -12,8 +12,16 @@ export interface CutWords {
   set: string
   /** the setting in the shop's unit */
   at: string
-  /** `: back and lip; the rest waits for cut 5`, or nothing where it goes on by itself */
-  then: string
+  /** parts that come off by it */
+  gives: string[]
+  /** number of the cut that the rest waits for; null where none does */
+  waits: number | null
+}
+
+/** What comes of a cut: `: back and lip; the rest waits for cut 5`, or nothing where it goes on by itself. */
+export function thenText({ gives, waits }: Pick<CutWords, 'gives' | 'waits'>): string {
+  const parts = gives.length > 0 ? `: ${pieceNames(gives)}` : ''
+  return waits === null ? parts : `${parts}${parts ? ';' : ':'} the rest waits for cut ${waits}`
 }
 
 const WAY = {
@@ -38,13 +46,12 @@ export function cutWords(sheet: SheetCuts, shop: Shop): CutWords[] {
   }
   return sawn.map(({ cut, direction, saw }) => {
     const by = saw && several(direction) ? ` by the ${lower(saw.name)}` : ''
-    const gives = cut.gives.length > 0 ? `: ${listed(cut.gives.map(nameOf))}` : ''
-    const waits = cut.waits === null ? '' : `${gives ? ';' : ':'} the rest waits for cut ${cut.waits}`
     return {
       number: cut.number,
       set: `${WAY[direction][cut.turned ? 'turned' : 'near']}${by}${AT[guideOf(saw, direction)]}`,
       at: formatLength(cut.fence, shop),
-      then: `${gives}${waits}`,
+      gives: cut.gives.map(nameOf),
+      waits: cut.waits,
     }
   })
 }

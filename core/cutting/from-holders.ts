@@ -4,6 +4,7 @@ import { layersLeft } from '../model/work'
 import { heldSafely, NOT_HELD, type HeldSafely } from '../shop/held-safely'
 import type { Shop, Stock } from '../shop/shop'
 import { isRound, kerfOf, mayTurn, piecesOf } from '../shop/pieces-of-stock'
+import { rippingSaw } from '../shop/usual-choice'
 import type { SoundPart } from '../shop/sound-parts'
 import { SAME } from './instance'
 import type { CutInstance, CutPart, CutStock } from './instance'
@@ -65,7 +66,7 @@ function inPairs(
   parts: readonly CutPart[],
   holders: readonly ToCut[],
   names: CuttingJob['names'],
-  kerf: number,
+  shop: Shop,
   widest: number,
 ): CutPart[] {
   const boards: ReadonlyMap<string, Board> = new Map(
@@ -80,6 +81,8 @@ function inPairs(
     const mate = strips.find((p) => p !== one && !gone.has(p) && Math.abs(p.width - one.width) < 0.01 && p.length >= ALIKE * one.length && boards.get(p.id)!.bevel!.tilt === bevel!.tilt) // prettier-ignore
     if (!mate) continue
     const lean = (bevel!.tilt * Math.PI) / 180
+    // the saw that tilts so far need not be the one that cuts panels
+    const kerf = rippingSaw(shop, bevel!.tilt)?.kerf ?? 0
     const width = 2 * one.width - thickness * Math.tan(lean) + kerf / Math.cos(lean)
     if (width > widest + SAME) continue
     gone.add(one).add(mate)
@@ -150,7 +153,7 @@ export function jobsOf(shop: Shop, holders: readonly ToCut[]): CuttingJob[] {
     if (parts.length === 0) return []
     const all = round
       ? pipesInPairs(parts, holders, names, kerfOf(shop), stock.length ?? Infinity)
-      : inPairs(parts, holders, names, kerfOf(shop), stock.width ?? Infinity)
+      : inPairs(parts, holders, names, shop, stock.width ?? Infinity)
     const widest = Math.max(...all.map((p) => p.width))
     const kind = round ? '1d' : '2d'
     const from = stockFor(shop, stock, widest)

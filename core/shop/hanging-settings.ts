@@ -30,8 +30,8 @@ export const HANGING_SETTINGS = {
     [0, 30],
     'Of a sheet round an outlet, a switch or a window.',
   ),
-  ledgerWidth: length('Wall strips', 'Ledgers, width', 70, [20, 300], 'The boards along the wall that carry uprights.'),
-  uprightDepth: length('Wall strips', 'Uprights, depth', 70, [20, 400], 'How far a board on edge stands out from its ledgers.'), // prettier-ignore
+  ledgerWidth: length('Wall strips', 'Ledgers, width', 65, [20, 300], 'The boards along the wall that carry uprights.'),
+  uprightDepth: length('Wall strips', 'Uprights, depth', 65, [20, 400], 'How far a board on edge stands out from its ledgers.'), // prettier-ignore
   growRoom: length(
     'Spacing',
     'Room to grow between holders',

@@ -1,7 +1,7 @@
 import fc from 'fast-check'
 import { describe, expect, it } from 'vitest'
 import { benchSteps } from '#core/bench/steps/steps'
-import { CUT_ALREADY, pieceNames } from '#core/bench/steps/cutting-steps'
+import { CUT_ALREADY, pieceFeatures } from '#core/bench/steps/cutting-steps'
 import { design } from '#core/choose/design'
 import { cutUp, keptOf } from '#core/cutting/bin'
 import { leftoversOf } from '#core/cutting/cuts'
@@ -101,7 +101,7 @@ describe('a piece of stock that has been cut up', () => {
 
   it('is not cut again: its pieces are off the list, and the card says so', () => {
     const sheets = quickCuts(shop, [holder])
-    const features = pieceNames(sheets, 'h1').get(sheets[0]!)!
+    const features = pieceFeatures(sheets, 'h1').get(sheets[0]!)!
     expect(features).toEqual(expect.arrayContaining(['cut:rail#1', 'cut:back#1']))
     const one = new Set(['cut:rail#1'])
     const left = jobsOf(shop, [{ ...holder, cut: one }]).flatMap((j) => j.instance.parts.map((p) => p.id))
@@ -116,8 +116,8 @@ describe('a piece of stock that has been cut up', () => {
   it('tells the layers of a board apart', () => {
     const sheets = quickCuts(shop, [holder])
     const twice = sheets.map((s) => ({ ...s, placements: [...s.placements, ...s.placements] }))
-    expect(pieceNames(twice, 'h1').get(twice[0]!)!.filter((f) => f.startsWith('cut:rail'))).toEqual(['cut:rail#1', 'cut:rail#2']) // prettier-ignore
-    expect(pieceNames(sheets, 'h1', new Set(['cut:rail#1'])).get(sheets[0]!)).toContain('cut:rail#2')
+    expect(pieceFeatures(twice, 'h1').get(twice[0]!)!.filter((f) => f.startsWith('cut:rail'))).toEqual(['cut:rail#1', 'cut:rail#2']) // prettier-ignore
+    expect(pieceFeatures(sheets, 'h1', new Set(['cut:rail#1'])).get(sheets[0]!)).toContain('cut:rail#2')
   })
 })
 
@@ -139,7 +139,7 @@ describe('bevelled strips of two holders', () => {
     expect(pair.length).toBe(strip.length)
     expect(job!.instance.parts.some((p) => p.id === 'one/strip')).toBe(false)
     const cuts = quickCuts(shop, two)
-    for (const { id } of two) expect([...pieceNames(cuts, id).values()].flat()).toContain('cut:strip#1')
+    for (const { id } of two) expect([...pieceFeatures(cuts, id).values()].flat()).toContain('cut:strip#1')
     // the card of one of them names what comes off the saw for it, and nothing of the other's
     const [card] = benchSteps({ model: two[0]!.model, shop, cuts }, 'one').steps
     const said = card!.says.at(-1)!

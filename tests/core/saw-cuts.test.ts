@@ -1,10 +1,12 @@
 import { describe, expect, it } from 'vitest'
-import { cutWords } from '#core/bench/cut-words'
+import { cutWords, thenText } from '#core/bench/cut-words'
 import { shoppingList } from '#core/bench/shopping'
 import { seenSheet } from '#core/bench/seen-sheet'
 import { stepDrawings } from '#core/bench/steps/step-drawing'
+import { pieceNames } from '#core/bench/steps/words'
 import { benchSteps } from '#core/bench/steps/steps'
 import { design } from '#core/choose/design'
+import { PAIR } from '#core/cutting/from-holders'
 import { cutsOf, leftoversOf, type Cut } from '#core/cutting/cuts'
 import type { CutPlacement } from '#core/cutting/instance'
 import { quickCuts, quickPlan } from '#core/cutting/quick-cuts'
@@ -13,6 +15,8 @@ import { heldSafely, NOT_HELD } from '#core/shop/held-safely'
 import { placesOf } from '#core/shop/places'
 import type { Shop } from '#core/shop/shop'
 import { usualShop } from '#core/shop/usual'
+import { newWall } from '#core/wall/wall'
+import { wallDesign } from '#core/wall/backing/wall-model'
 import { board, mallet, railOf, shopWith, threeMallets } from './samples'
 import { isPart, sawThrough } from './saw-through'
 
@@ -133,7 +137,7 @@ describe('what is said of a cut', () => {
   }
 
   it('names what comes off, and of whom where there are several holders', () => {
-    const said = (holders: number) => cutWords(sheetOf(holders), shop).map((c) => c.then).join(' ') // prettier-ignore
+    const said = (holders: number) => cutWords(sheetOf(holders), shop).map(thenText).join(' ') // prettier-ignore
     expect(said(1)).toMatch(/: (rail|back)/)
     expect(said(1)).not.toContain(' of Rail')
     expect(said(2)).toContain('of Rail 1')
@@ -150,9 +154,12 @@ describe('what is said of a cut', () => {
 
   it('tells what waits, and how a turned piece is set', () => {
     const table = sawsOf('table saw')
-    expect(one({ direction: 'rip', ...long, waits: 5 }, table)).toMatchObject({ set: 'Rip, fence at', at: '64 mm', then: ': the rest waits for cut 5' }) // prettier-ignore
-    expect(one({ direction: 'rip', ...long, turned: true, gives: ['h0/back'], waits: 5 }, table)).toMatchObject({ set: 'Rip from the other edge, fence at', then: ': back; the rest waits for cut 5' }) // prettier-ignore
-    expect(one({ direction: 'cross', turned: true }, table)).toMatchObject({ set: 'Cross-cut from the other end, stop at', then: '' }) // prettier-ignore
+    expect(one({ direction: 'rip', ...long, waits: 5 }, table)).toMatchObject({ set: 'Rip, fence at', at: '64 mm', waits: 5 }) // prettier-ignore
+    expect(one({ direction: 'rip', ...long, turned: true, gives: ['h0/back'] }, table)).toMatchObject({ set: 'Rip from the other edge, fence at', gives: ['back'] }) // prettier-ignore
+    expect(one({ direction: 'cross', turned: true }, table).set).toBe('Cross-cut from the other end, stop at')
+    expect(thenText({ gives: [], waits: 5 })).toBe(': the rest waits for cut 5')
+    expect(thenText({ gives: ['back', 'lip'], waits: 5 })).toBe(': back and lip; the rest waits for cut 5')
+    expect(thenText({ gives: [], waits: null })).toBe('')
   })
 
   it('goes by a fence or stop only where the saw has one', () => {
@@ -213,6 +220,58 @@ describe('what is said of a cut', () => {
     const kerf = { ...sheet, job: { ...sheet.job, instance: { ...sheet.job.instance, kerf: 2.6 } } }
     const { steps } = benchSteps({ model: model!, shop, cuts: [kerf] }, 'h0')
     expect(steps[0]!.settings).toContainEqual({ label: 'Kerf reckoned with', value: '2.6 mm' })
+  })
+})
+
+describe('pieces of stock that are cut alike', () => {
+  const cutCards = (unit: 'mm' | 'in', holds: 'strips' | 'panel' | 'uprights') => {
+    const shop = usualShop('S', unit, 'full')
+    const { model } = wallDesign({ ...newWall('w', unit), holds }, shop)
+    const cuts = quickCuts(shop, [{ id: 'w', model: model! }])
+    const { steps } = benchSteps({ model: model!, shop, cuts }, 'w')
+    return { model: model!, shop, cuts, steps: steps.filter((s) => s.kind === 'cut') }
+  }
+
+  it('have one card, with every piece that comes of them, each once', () => {
+    const { model, cuts, steps } = cutCards('in', 'strips')
+    expect(cuts.length).toBeGreaterThan(steps.length)
+    expect(steps.flatMap((s) => s.show!.boards).sort()).toEqual(cuts.map((c) => c.key).sort())
+    expect(steps.flatMap((s) => s.makes).sort()).toEqual(model.boards.map((b) => `cut:${b.id}#1`).sort())
+    const [whole, cut] = ['Take 4 × Pine one-by as they come', 'Cut up 4 × Pine one-by'].map((t) => steps.find((s) => s.title === t)!) // prettier-ignore
+    expect(whole!.says[0]).toContain('Nothing is sawn')
+    expect(whole!.settings.map((s) => s.label)).toEqual(['Each'])
+    expect(cut!.says.slice(0, 2)).toEqual(['All 4 alike: each setting for all of them before the next.', expect.stringMatching(/^1\. Cross-cut, stop at 48"/)]) // prettier-ignore
+  })
+
+  it('are named piece by piece, in order', () => {
+    expect(pieceNames(['upright 12', 'upright 3', 'upright 4'])).toBe('upright 3, 4 and 12')
+    expect(pieceNames(['ledger 2.1', 'ledger 1.1'])).toBe('ledger 1.1 and ledger 2.1')
+    expect(pieceNames(['rail', 'back'])).toBe('back and rail')
+    expect(pieceNames(['two strips', 'two strips'])).toBe('2 × two strips')
+    expect(pieceNames(['lip'])).toBe('lip')
+    expect(pieceNames(['lip', 'divider 1', 'divider 2'])).toBe('divider 1, divider 2 and lip')
+  })
+
+  it('are drawn once', () => {
+    const { model, cuts, shop, steps } = cutCards('mm', 'panel')
+    const drawn = stepDrawings({ model, cuts, shop }, steps[0]!)
+    expect(drawn.map((d) => d.title)).toEqual([expect.stringMatching(/^\d × Birch ply 18, each/)])
+  })
+
+  it.each(['hand', 'small', 'full'] as const)('give two strips each, by whichever saw tilts: %s', (outfit) => {
+    const shop = usualShop('S', 'mm', outfit)
+    const { model } = wallDesign({ ...newWall('w', 'mm'), holds: 'framed' }, shop)
+    const cuts = quickCuts(shop, [{ id: 'w', model: model! }])
+    expect(model!.boards.filter((b) => b.bevel)).toHaveLength(4)
+    expect(cuts.flatMap((c) => c.placements).filter((p) => p.partId.includes(PAIR))).toHaveLength(2)
+  })
+
+  it.each(['mm', 'in'] as const)('give two uprights each, in %s', (unit) => {
+    const { cuts, model } = cutCards(unit, 'uprights')
+    const posts = model.boards.filter((b) => b.placement.lies === 'post')
+    const used = cuts.filter((c) => c.placements.some((p) => posts.some((b) => p.partId === `w/${b.id}`)))
+    expect(posts.length).toBeGreaterThan(4)
+    expect(used.length).toBeLessThanOrEqual(Math.ceil(posts.length / 2) + 1)
   })
 })
 

@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { computed, ref } from 'vue'
-import { cutWords } from '#core/bench/cut-words'
+import { cutWords, thenText } from '#core/bench/cut-words'
 import { keptOf } from '#core/cutting/bin'
 import type { Cut } from '#core/cutting/cuts'
 import type { CutPlacement } from '#core/cutting/instance'
@@ -155,7 +155,7 @@ const numberAt = ({ from, to }: Cut) => ({ x: px((from.x + to.x) / 2), y: px((fr
       </summary>
       <ol>
         <li v-for="cut in said" :key="cut.number">
-          {{ cut.set }} <b>{{ cut.at }}</b><span v-if="cut.again" class="quiet">, as it stands</span>{{ cut.then }}
+          {{ cut.set }} <b>{{ cut.at }}</b><span v-if="cut.again" class="quiet">, as it stands</span>{{ thenText(cut) }}
         </li>
       </ol>
     </details>

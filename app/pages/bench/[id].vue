@@ -76,10 +76,10 @@ function ready() {
   if (!s) return
   if (s.id === CUT_ALREADY) return uncut()
   if (done(s)) return tick(s.id, false)
-  const sheet = bench.value!.cuts.find((c) => s.id === `cut:${c.key}`)
-  if (sheet) {
-    const { cuts, model, cut } = bench.value!
-    cutNow(cuts, sheet, [{ id: id.value, model, cut }])
+  const { cuts, model, cut } = bench.value!
+  const sheets = s.show?.look === 'sheet' ? cuts.filter((c) => s.show!.boards.includes(c.key)) : []
+  if (sheets.length > 0) {
+    cutNow(cuts, sheets, [{ id: id.value, model, cut }])
     return go(steps.value.findIndex((x) => !done(x)))
   }
   tick(s.id, true, made.value.get(s.id))

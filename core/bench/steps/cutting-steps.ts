@@ -6,14 +6,14 @@ import { isEnough, mayTurn } from '../../shop/pieces-of-stock'
 import { formatPlaces } from '../../shop/places'
 import type { Shop } from '../../shop/shop'
 import { formatExact, formatLength } from '../../units/format-length'
-import { cutWords } from '../cut-words'
+import { cutWords, thenText } from '../cut-words'
 import { cutOf } from './features'
 import { sawnCuts } from './cut-saws'
 import { guideOf, sawFor } from './machines'
 import { NARROW, narrowRips, sawingCautions } from './sawing-cautions'
 import { step, type Bench, type Step } from './step'
 import { MINUTES } from './times'
-import { fewNames, listed, lower } from './words'
+import { fewNames, listed, lower, pieceNames } from './words'
 
 export const NO_SAW = 'No saw in the shop makes this cut: have it cut, or add one under the shop’s saws.'
 
@@ -21,7 +21,7 @@ export const NO_SAW = 'No saw in the shop makes this cut: have it cut, or add on
  * Features of the pieces of one holder in the order in which they lie on the sheets, such as `cut:rail#1`; what is cut
  * already is passed over.
  */
-export function pieceNames(
+export function pieceFeatures(
   cuts: readonly SheetCuts[],
   holder: string,
   cut?: ReadonlySet<string>,
@@ -71,13 +71,13 @@ function wanted(model: Pick<HolderModel, 'boards' | 'rods'>) {
 export function cuttingSteps({ model, shop, cuts, cut }: Bench, holder: string): Step[] {
   const all = wanted(model)
   const already = all.filter((p) => cut?.has(p.feature))
-  const planned = [...pieceNames(cuts, holder, cut)].filter(([, features]) => features.length > 0)
+  const planned = [...pieceFeatures(cuts, holder, cut)].filter(([, features]) => features.length > 0)
   const done = new Set(planned.flatMap(([, features]) => features))
   const rest = all.filter((p) => !done.has(p.feature) && !already.includes(p))
   const stocks = [...new Set(rest.map((p) => p.stock))]
   return [
     ...(already.length > 0 ? [alreadyCut(already)] : []),
-    ...planned.map(([sheet, features]) => fromSheet(shop, sheet, features, holder)),
+    ...alikeSheets(planned, shop).map((alike) => fromSheets(shop, alike, holder)),
     ...stocks.map((id) => bySize(shop, id, rest.filter((p) => p.stock === id))), // prettier-ignore
   ]
 }
@@ -96,48 +96,76 @@ const alreadyCut = (pieces: ReturnType<typeof wanted>): Step =>
     minutes: 0,
   })
 
-function fromSheet(shop: Shop, sheet: SheetCuts, features: string[], holder: string): Step {
+/** A piece of stock, and the features of a holder that come out of it. */
+type Planned = [sheet: SheetCuts, features: string[]]
+
+/** Pieces of stock that the same cuts cut up, one set-up for all of them; each offcut is one by itself. */
+function alikeSheets(planned: readonly Planned[], shop: Shop): Planned[][] {
+  const groups = new Map<string, Planned[]>()
+  for (const [sheet, features] of planned) {
+    const cuts = cutWords(sheet, shop).map(({ set, at, waits }) => `${set} ${at} ${waits}`)
+    const sizes = sheet.placements.map((p) => [p.x, p.y, p.length, p.width].map((mm) => mm.toFixed(2)).join(' '))
+    const look = sheet.offcut ?? JSON.stringify([sheet.job.stock.id, cuts, sizes])
+    groups.set(look, [...(groups.get(look) ?? []), [sheet, features]])
+  }
+  return [...groups.values()]
+}
+
+function fromSheets(shop: Shop, alike: readonly Planned[], holder: string): Step {
+  const sheets = alike.map(([sheet]) => sheet)
+  const sheet = sheets[0]!
   const { job, cuts, stock } = sheet
+  const count = sheets.length
   const sawn = sawnCuts(sheet, shop)
   const short = sawn.filter((c) => c.isShort).map((c) => String(c.cut.number))
   const saws = [...new Set(sawn.map((c) => c.direction))].map((direction) => ({
     label: direction === 'rip' ? 'Rips' : 'Cross-cuts',
     value: [...new Set(sawn.filter((c) => c.direction === direction).map((c) => c.saw?.name ?? NO_SAW))].join(' · '),
   }))
-  const says = cutWords(sheet, shop).map(({ number, set, at, then }) => `${number}. ${set} ${at}${then}`)
-  const parts = [...new Set(features.map((f) => f.slice(4, f.lastIndexOf('#'))))]
+  const words = sheets.map((s) => cutWords(s, shop))
+  const says = words[0]!.map((cut, i) => `${cut.number}. ${cut.set} ${cut.at}${thenText({ ...cut, gives: words.flatMap((w) => w[i]!.gives) })}`) // prettier-ignore
   const size = `${formatLength(stock.length, shop)}${stock.width ? ` × ${formatLength(drawnWidth(sheet), shop)}` : ''}`
+  const name = count > 1 ? `${count} × ${job.stock.name}` : sheet.offcut === null ? sheet.name : `‘${sheet.name}’`
+  const keep = `Keep clear of ${formatPlaces(sheet.noGo, (mm) => formatLength(mm, shop))} from its datum end and lower edge: mark it first; nails out or away from the blade.`
   return step({
     id: `cut:${sheet.key}`,
     kind: 'cut',
-    title: `Cut up ${sheet.offcut === null ? sheet.name : `‘${sheet.name}’`}`,
-    parts,
+    title: cuts.length > 0 ? `Cut up ${name}` : `Take ${name} as ${count > 1 ? 'they come' : 'it comes'}`,
+    parts: [...new Set(alike.flatMap(([, features]) => features).map((f) => f.slice(4, f.lastIndexOf('#'))))],
     settings: [
-      { label: stock.isOffcut ? 'From the bin' : 'Piece of stock', value: size },
+      { label: stock.isOffcut ? 'From the bin' : count > 1 ? 'Each' : 'Piece of stock', value: size },
       ...saws,
-      { label: 'Kerf reckoned with', value: formatExact(job.instance.kerf, shop) },
+      ...(cuts.length > 0 ? [{ label: 'Kerf reckoned with', value: formatExact(job.instance.kerf, shop) }] : []),
     ],
-    says: [...(sheet.noGo.length > 0 ? [`Keep clear of ${formatPlaces(sheet.noGo, (mm) => formatLength(mm, shop))} from its datum end and lower edge: mark it first; nails out or away from the blade.`] : []), ...says, comesOut(sheet, holder, shop)], // prettier-ignore
+    says: [
+      ...(sheet.noGo.length > 0 ? [keep] : []),
+      ...(cuts.length > 0 && count > 1
+        ? [`${count > 2 ? `All ${count}` : 'Both'} alike: each setting for all of them before the next.`]
+        : []),
+      ...(cuts.length === 0 ? ['Nothing is sawn here: measure it, and try its corners with a square.'] : []),
+      ...says,
+      comesOut(sheets, holder, shop),
+    ],
     cautions: [...(short.length > 0 ? [tooShort(short, shop)] : []), ...sawingCautions(sheet, sawn, shop)],
-    makes: features,
-    minutes: MINUTES.setUp + MINUTES.cut * cuts.length,
-    show: { look: 'sheet', boards: [sheet.key] },
+    makes: alike.flatMap(([, features]) => features),
+    minutes: (cuts.length > 0 ? MINUTES.setUp : MINUTES.cut) + MINUTES.cut * cuts.length * count,
+    show: { look: 'sheet', boards: sheets.map((s) => s.key) },
   })
 }
 
 const tooShort = (cuts: readonly string[], shop: Shop): string => `Nothing shorter than ${formatLength(SHORTEST_RIP, shop, 'up')} is held safely at the saws there are: make ${cuts.length > 1 ? 'cuts' : 'cut'} ${listed(cuts)} along a longer piece, before it is cut to length, or by hand.` // prettier-ignore
 
-/** The pieces of one holder that a piece of stock gives, equal ones together. */
-function comesOut({ job, placements }: SheetCuts, holder: string, shop: Shop): string {
-  const count = new Map<string, number>()
-  for (const p of placements) {
-    if (!p.partId.split(PAIR).some((id) => id.startsWith(`${holder}/`))) continue
-    const size = `${formatLength(p.length, shop)}${p.width ? ` × ${formatLength(p.width, shop)}` : ''}`
-    const name = `${lower(job.names[p.partId]!.part)} ${size}`
-    count.set(name, (count.get(name) ?? 0) + 1)
-  }
-  const pieces = [...count].map(([name, n]) => (n === 1 ? name : `${n} × ${name}`))
-  return `Out of it come: ${pieces.join('; ')}. Write its name on each as it comes off the saw.`
+/** The pieces of one holder that pieces of stock give, equal ones together. */
+function comesOut(sheets: readonly SheetCuts[], holder: string, shop: Shop): string {
+  const found = new Map<string, string[]>()
+  for (const { job, placements } of sheets)
+    for (const p of placements) {
+      if (!p.partId.split(PAIR).some((id) => id.startsWith(`${holder}/`))) continue
+      const size = `${formatLength(p.length, shop)}${p.width ? ` × ${formatLength(p.width, shop)}` : ''}`
+      found.set(size, [...(found.get(size) ?? []), lower(job.names[p.partId]!.part)])
+    }
+  const pieces = [...found].map(([size, names]) => `${pieceNames(names)} ${size}`)
+  return `Out of ${sheets.length > 1 ? 'them' : 'it'} come: ${pieces.join('; ')}. Write its name on each as it comes off the saw.`
 }
 
 /** Sizes nearer than this are the same, mm. */

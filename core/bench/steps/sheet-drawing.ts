@@ -9,8 +9,8 @@ import type { Step } from './step'
 /** A letter of a name is about so high and so wide, as part of the sheet’s length. */
 const LETTER = { high: 1 / 40, wide: 1 / 66 }
 
-/** A piece of stock with what lies in it by its name, and its cuts by their numbers. */
-export function cutUp(sheet: SheetCuts, s: Step, format: LengthFormat): CardDrawing {
+/** A piece of stock with what lies in it by its name, and its cuts by their numbers. @param count of alike ones */
+export function cutUp(sheet: SheetCuts, s: Step, format: LengthFormat, count = 1): CardDrawing {
   const wide = drawnWidth(sheet)
   const { length, corners } = seenSheet(sheet)
   const whole = polygon(corners)
@@ -34,7 +34,7 @@ export function cutUp(sheet: SheetCuts, s: Step, format: LengthFormat): CardDraw
   const lines = sheet.cuts.map((c) => ({ ink: 'mark' as const, from: { x: c.from.x, y: -c.from.y }, to: { x: c.to.x, y: -c.to.y } })) // prettier-ignore
   const size = `${formatLength(sheet.stock.length, format)} × ${formatLength(wide, format)}`
   return {
-    title: `${sheet.name}, ${size}`,
+    title: count > 1 ? `${count} × ${sheet.job.stock.name}, each ${size}` : `${sheet.name}, ${size}`,
     bounds: outlineBounds(flipped(whole)),
     outlines: [{ ink: 'waste', outline: flipped(whole) }, ...pieces],
     lines,

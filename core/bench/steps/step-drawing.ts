@@ -51,7 +51,10 @@ export function stepDrawings(
 ): CardDrawing[] {
   if (!s.show) return []
   const { look, boards } = s.show
-  if (look === 'sheet') return cuts.filter((c) => boards.includes(c.key)).map((c) => cutUp(c, s, format))
+  if (look === 'sheet') {
+    const alike = cuts.filter((c) => boards.includes(c.key))
+    return alike.slice(0, 1).map((c) => cutUp(c, s, format, alike.length))
+  }
   if (look !== 'board') return [assembled(model, boards, s, look)]
   const shown = model.boards.filter((b) => boards.includes(b.id))
   // boards that look alike are drawn once

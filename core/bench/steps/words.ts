@@ -10,6 +10,18 @@ export const listed = (words: readonly string[]): string =>
 export const fewNames = (names: readonly string[]): string =>
   names.length <= 3 ? listed(names) : `${names.length} parts, ${names[0]!} to ${names.at(-1)!}`
 
+const NUMBERED = /^(.*\D)(\d[\d.]*)$/
+
+/** Names of pieces, each told, in order: `back and lip`, `upright 3, 4 and 12`, `4 × two strips`. */
+export function pieceNames(names: readonly string[]): string {
+  const own = [...new Set(names)].sort((a, b) => a.localeCompare(b, 'en', { numeric: true }))
+  const [first] = own
+  if (own.length === 1) return names.length > 1 ? `${names.length} × ${first!}` : first!
+  const [, stem = ''] = NUMBERED.exec(first ?? '') ?? []
+  const alike = stem !== '' && own.every((n) => NUMBERED.exec(n)?.[1] === stem)
+  return alike ? `${stem}${listed(own.map((n) => n.slice(stem.length)))}` : listed(own)
+}
+
 /** Names of parts in a sentence: `the left end`; what is numbered is its own name: `post 1`. */
 export const theNames = (names: readonly string[]): string => {
   const numbered = names.length <= 3 && /\d/.test(names[0] ?? '')

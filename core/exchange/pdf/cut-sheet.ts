@@ -1,4 +1,4 @@
-import { cutWords } from '../../bench/cut-words'
+import { cutWords, thenText } from '../../bench/cut-words'
 import { seenSheet, type SeenSheet } from '../../bench/seen-sheet'
 import { drawnWidth, type SheetCuts } from '../../cutting/sheets-used'
 import { polygon, rectangle } from '../../geometry/outline'
@@ -26,8 +26,8 @@ export function cutSheet(flow: Flow, sheet: SheetCuts, shop: Shop): void {
   const seen = seenSheet(sheet)
   const bounds = { minX: 0, minY: -wide, maxX: seen.length, maxY: 0 }
   flow.drawing(bounds, (scale) => sheetInk(sheet, seen, wide, scale), 60, CLEAR, title)
-  for (const { number, set, at, then } of cutWords(sheet, shop)) {
-    flow.text(`${number}. ${set} ${at}${then}`, { size: SMALL, indent: 12 })
+  for (const cut of cutWords(sheet, shop)) {
+    flow.text(`${cut.number}. ${cut.set} ${cut.at}${thenText(cut)}`, { size: SMALL, indent: 12 })
   }
 }
 

@@ -75,7 +75,8 @@ export function writeDossier(
   flow.heading('To buy')
   if (list.wanted.length === 0) flow.text('Nothing.')
   for (const w of list.wanted) flow.text(`${w.count} × ${w.name}${w.cost === null ? '' : `, ${w.cost.toFixed(2)}`}`)
-  for (const s of list.saved) flow.text(`From the bin: ‘${s.name}’${s.worth > 0 ? `, saves ${s.worth.toFixed(2)}` : ''}`)
+  for (const s of list.saved)
+    flow.text(`From the bin: ‘${s.name}’${s.worth > 0 ? `, saves ${s.worth.toFixed(2)}` : ''}`)
 
   flow.heading('Cutting')
   for (const sheet of cuts) cutSheet(flow, sheet, shop)
