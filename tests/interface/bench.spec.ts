@@ -34,6 +34,28 @@ test('the work is done card by card, and what is ticked off stays', async ({ pag
   await expect.poll(there).toBe(2)
 })
 
+test('boards that are cut alike have one card, and are all cut once it is done', async ({ page, service }) => {
+  const { id, send } = await shopFor(page, service, {})
+  await send('POST', '/api/walls', { id: `${id}-w`, shop: id, name: 'Wall', width: 3600, height: 2300, holds: 'uprights', studs: [600, 1200, 1800, 2400, 3000] }) // prettier-ignore
+  await page.goto(`/bench/${id}-w`)
+  await page.getByRole('button', { name: 'All steps' }).click()
+  await page.getByRole('button', { name: /^Cut up \d × / }).click()
+  const card = page.locator('.card:visible')
+  await expect(card).toContainText('each setting for all of them before the next')
+  await expect(card.locator('figure')).toHaveCount(1)
+  const count = Number(/\d+/.exec(await card.locator('h2').innerText())![0])
+  await page.getByTestId('done').click()
+  const ticked = async () => {
+    const answer = await page.request.get(`${service.address}/api/works/${id}-w`)
+    return answer.ok() ? Object.keys(((await answer.json()) as { ticks: object }).ticks).length : 0
+  }
+  // two uprights out of each
+  await expect.poll(ticked).toBe(2 * count)
+  await page.getByRole('button', { name: 'Undo' }).click()
+  // all of it is one change
+  await expect(page.getByText(/^0 of \d+ done/)).toBeVisible()
+})
+
 test('what was made by a plan that has changed since is told, and trimmed or made again', async ({ page, service }) => {
   const shop = await shopFor(page, service, { tools: [mallet('a', 28, 70), mallet('b', 30, 80)], rail: {} })
   const id = shop.rail.split('/').at(-1)!

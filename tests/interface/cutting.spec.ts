@@ -29,7 +29,7 @@ test('the pieces of the holders are laid out on their stock, and change with wha
   await pine.getByText('cuts in order').click()
   const numbers = pine.locator('svg text.number')
   await expect(numbers).toHaveText((await pine.getByRole('listitem').all()).map((_, i) => String(i + 1)))
-  await expect(pine.getByRole('listitem').first()).toContainText(/(fence|stop) at/)
+  await expect(pine.getByRole('listitem').first()).toContainText(/^(Rip|Cross-cut).* at \d/)
 
   await page.getByLabel('Rods').uncheck()
   await expect(pine.getByRole('img')).toHaveAttribute('aria-label', /: 2 pieces,/)
