@@ -1,9 +1,9 @@
 import type { SheetCuts } from '../cutting/sheets-used'
 import type { Shop } from '../shop/shop'
-import { formatLength } from '../units/format-length'
+import { formatExact, formatLength, type LengthFormat } from '../units/format-length'
 import { sawnCuts, type SawnCut } from './steps/cut-saws'
 import { guideOf } from './steps/machines'
-import { lower, pieceNames } from './steps/words'
+import { listed, lower, pieceNames } from './steps/words'
 
 /** One cut in words: how it is set, to what, and what comes of it. */
 export interface CutWords {
@@ -22,6 +22,15 @@ export interface CutWords {
 export function thenText({ gives, waits }: Pick<CutWords, 'gives' | 'waits'>): string {
   const parts = gives.length > 0 ? `: ${pieceNames(gives)}` : ''
   return waits === null ? parts : `${parts}${parts ? ';' : ':'} the rest waits for cut ${waits}`
+}
+
+/** What is cut off a new piece before; nothing where all of it is used. */
+export function trimWords({ trim }: Pick<SheetCuts, 'trim'>, shop: LengthFormat): string | null {
+  const off = [
+    ...(trim.ends > 0 ? [`${formatExact(trim.ends, shop)} off one end`] : []),
+    ...(trim.edges > 0 ? [`${formatExact(trim.edges, shop)} off one edge`] : []),
+  ]
+  return off.length === 0 ? null : `Trim ${listed(off)}, square: all is measured from there.`
 }
 
 const WAY = {

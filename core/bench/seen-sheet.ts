@@ -1,4 +1,4 @@
-import { drawnWidth, type SheetCuts } from '../cutting/sheets-used'
+import { lyingSize, type SheetCuts } from '../cutting/sheets-used'
 
 /** Beyond what is cut of it so much of a long piece is drawn, as part of that, before it is broken off. */
 const BEYOND = 0.2
@@ -19,8 +19,7 @@ export interface SeenSheet {
 
 /** What is drawn of a piece of stock. */
 export function seenSheet(sheet: SheetCuts): SeenSheet {
-  const { length } = sheet.stock
-  const wide = drawnWidth(sheet)
+  const { length, width: wide } = lyingSize(sheet)
   const used = Math.max(
     ...sheet.placements.map((p) => p.x + p.length),
     ...sheet.cuts.map((c) => Math.max(c.from.x, c.to.x)),

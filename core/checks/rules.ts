@@ -3,6 +3,10 @@ import type { Rule } from '../working/figure'
 const source = 'Workshop practice; each limit is a setting'
 const rule = (id: string, says: string): Rule => ({ id: `check.${id}`, says, source })
 
+export const trimRule = rule(
+  'trim',
+  'What is left of a new piece of stock when both its ends, or both edges of a sheet, are cut off.',
+)
 export const webRule = rule(
   'web',
   'Wood between two openings; marks may lie half a grid step off, so half a step counts against it.',

@@ -1,11 +1,12 @@
 import { formOf } from '../forms/all-forms'
 import type { Board, Rod, Seat } from '../model/model'
 import { layersLeft, stillCut } from '../model/work'
-import { isEnough, isRound, mayTurn, piecesOf } from '../shop/pieces-of-stock'
+import { isEnough, isRound, mayTurn, piecesOf, trimOf } from '../shop/pieces-of-stock'
 import type { Stock } from '../shop/shop'
 import { formatLength } from '../units/format-length'
+import { trimRule } from './rules'
 import { stockAsked } from './stock-asked'
-import { letFollow, offer, remedy, TOLERANCE, type Check, type Subject } from './subject'
+import { letFollow, limitFrom, offer, remedy, TOLERANCE, type Check, type Subject } from './subject'
 import type { Remedy, Verdict } from './verdict'
 
 /** Other stock is proposed so often at most. */
@@ -56,7 +57,22 @@ function tooLarge(subject: Subject, part: Part): Verdict {
   const [value, limit, word] = [part[key], piece![key], key === 'width' ? 'wide' : 'long']
   const limitFigure = `stock:${stock.id}:${key}`
   const origin = stock[key] === null ? ({ kind: 'shop', key: 'longestBoard' } as const) : ({ kind: 'stock', id: stock.id, key } as const) // prettier-ignore
-  trail.given(limitFigure, `${key === 'width' ? 'Width' : 'Length'} of ${stock.name}`, limit, origin)
+  const label = `${key === 'width' ? 'Width' : 'Length'} of ${stock.name}`
+  const { ends, edges } = trimOf(shop, stock)
+  const off = key === 'width' ? edges : ends
+  if (off === 0) trail.given(limitFigure, label, limit, origin)
+  else {
+    const trim = key === 'width' ? 'trimEdges' : 'trimEnds'
+    trail.given(`${limitFigure}:whole`, label, stock[key] ?? shop.settings.longestBoard, origin)
+    limitFrom(subject, trim)
+    trail.derive(
+      limitFigure,
+      `${label}, trimmed`,
+      limit,
+      trimRule,
+      `max([1 mm], {${limitFigure}:whole} − 2 × {${trim}})`,
+    )
+  }
   const glued = key === 'width' && stock.form === 'board' ? ' One glued up edge to edge would do, once it is in the bin.' : '' // prettier-ignore
   return {
     id: `stock:${of.id}`,

@@ -3,7 +3,7 @@ import type { Board, HolderModel, Rod } from '../model/model'
 import { layersLeft } from '../model/work'
 import { heldSafely, NOT_HELD, type HeldSafely } from '../shop/held-safely'
 import type { Shop, Stock } from '../shop/shop'
-import { isRound, kerfOf, mayTurn, piecesOf } from '../shop/pieces-of-stock'
+import { isRound, kerfOf, mayTurn, newPiece, piecesOf, trimOf, type Trim } from '../shop/pieces-of-stock'
 import { rippingSaw } from '../shop/usual-choice'
 import type { SoundPart } from '../shop/sound-parts'
 import { SAME } from './instance'
@@ -17,6 +17,8 @@ export interface CuttingJob {
   names: Record<string, { holder: string; part: string }>
   /** offcuts of which only parts are sound: the offcut, and where the part lies in it, by the id of the part’s stock */
   sound: Record<string, { offcut: string; at: SoundPart }>
+  /** what is cut off a new piece before, mm */
+  trim: Trim
   /** how long what is ripped has to stay */
   held: HeldSafely
 }
@@ -152,12 +154,27 @@ export function jobsOf(shop: Shop, holders: readonly ToCut[]): CuttingJob[] {
     })
     if (parts.length === 0) return []
     const all = round
-      ? pipesInPairs(parts, holders, names, kerfOf(shop), stock.length ?? Infinity)
-      : inPairs(parts, holders, names, shop, stock.width ?? Infinity)
+      ? pipesInPairs(
+          parts,
+          holders,
+          names,
+          kerfOf(shop),
+          stock.length === null ? Infinity : newPiece(shop, stock).length,
+        )
+      : inPairs(parts, holders, names, shop, newPiece(shop, stock).width ?? Infinity)
     const widest = Math.max(...all.map((p) => p.width))
     const kind = round ? '1d' : '2d'
     const from = stockFor(shop, stock, widest)
     const instance: CutInstance = { id: stock.id, kind, kerf: kerfOf(shop), stock: from.stock, parts: all }
-    return [{ stock, instance, names, sound: from.sound, held: round ? NOT_HELD : heldSafely(shop) }]
+    return [
+      {
+        stock,
+        instance,
+        names,
+        sound: from.sound,
+        trim: trimOf(shop, stock),
+        held: round ? NOT_HELD : heldSafely(shop),
+      },
+    ]
   })
 }

@@ -1,4 +1,5 @@
 import { placesOf, type Place } from '../shop/places'
+import { NO_TRIM, type Trim } from '../shop/pieces-of-stock'
 import type { Shop } from '../shop/shop'
 import { cutsOf, type Cut } from './cuts'
 import { offcutStock, type CuttingJob } from './from-holders'
@@ -15,6 +16,8 @@ export interface SheetCuts {
   /** id of the offcut it is, or null for one that is bought */
   offcut: string | null
   placements: CutPlacement[]
+  /** what is cut off it before, mm; places and cuts count from the end and edge that are left */
+  trim: Trim
   /** where nothing is cut from it */
   noGo: Place[]
   cuts: Cut[]
@@ -23,6 +26,20 @@ export interface SheetCuts {
 /** Width of a piece of stock as it is drawn and cut: rods and lengths by their thickness; mm. */
 export const drawnWidth = ({ job, stock }: Pick<SheetCuts, 'job' | 'stock'>): number =>
   stock.width || job.stock.thickness
+
+type Sized = Pick<SheetCuts, 'job' | 'stock' | 'trim'>
+
+/** A piece of stock once its first end and edge are trimmed: what is over at the others is on it yet; mm. */
+export const lyingSize = (sheet: Sized): { length: number; width: number } => ({
+  length: sheet.stock.length + sheet.trim.ends,
+  width: drawnWidth(sheet) + sheet.trim.edges,
+})
+
+/** A piece of stock as it comes, mm. */
+export const wholeSize = (sheet: Sized): { length: number; width: number } => ({
+  length: sheet.stock.length + 2 * sheet.trim.ends,
+  width: drawnWidth(sheet) + 2 * sheet.trim.edges,
+})
 
 /** The pieces of stock that a plan uses, in the order in which the plan takes them up. */
 export function sheetsUsed(job: CuttingJob, plan: CutPlan, shop: Pick<Shop, 'offcuts'>): SheetCuts[] {
@@ -42,6 +59,7 @@ export function sheetsUsed(job: CuttingJob, plan: CutPlan, shop: Pick<Shop, 'off
       name: offcut?.name ?? `${job.stock.name}, ${p.stockIndex + 1}`,
       offcut: offcut?.id ?? null,
       placements: [],
+      trim: offcut ? NO_TRIM : job.trim,
       noGo: placesOf(offcut?.noGo ?? ''),
       cuts: [],
     }
@@ -50,7 +68,8 @@ export function sheetsUsed(job: CuttingJob, plan: CutPlan, shop: Pick<Shop, 'off
   }
   return [...sheets.values()].map((sheet) => {
     const wide = drawnWidth(sheet)
+    const lies = lyingSize(sheet)
     const full = sheet.placements.map((p) => (p.width ? p : { ...p, width: wide }))
-    return { ...sheet, cuts: cutsOf(sheet.stock.length, wide, full, job.instance.kerf, job.held) }
+    return { ...sheet, cuts: cutsOf(lies.length, lies.width, full, job.instance.kerf, job.held) }
   })
 }

@@ -42,6 +42,8 @@ const INCHES: Partial<Record<SettingKey, number>> = {
   leastOffcut: 6,
   leastOffcutWidth: 1.5,
   longestBoard: 96,
+  trimEnds: 0,
+  trimEdges: 0,
   studSpacing: 16,
   wallLining: 1 / 2,
   studDepth: 2.25,

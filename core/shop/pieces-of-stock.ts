@@ -25,6 +25,33 @@ export const kerfOf = (shop: Shop): number => rippingSaw(shop)?.kerf ?? 0
 /** Whether parts may lie across a kind of stock: where it has no grain, or for parts whose grain does not matter. */
 export const mayTurn = (stock: Stock, role: string): boolean => stock.grain === 'none' || role === 'panel'
 
+/** What is cut off new stock before it is used, mm: off each end, and off each edge of a sheet. */
+export interface Trim {
+  ends: number
+  edges: number
+}
+
+export const NO_TRIM: Trim = { ends: 0, edges: 0 }
+
+/** What a shop cuts off a new piece of a kind of stock. */
+export const trimOf = ({ settings }: Pick<Shop, 'settings'>, { form }: Pick<Stock, 'form'>): Trim => ({
+  ends: settings.trimEnds,
+  edges: form === 'sheet' ? settings.trimEdges : 0,
+})
+
+/** Something is left of each piece, mm. */
+const LEAST_LEFT = 1
+
+/** What can be used of a new piece of stock, its ends and edges off; width null where it is not told; mm. */
+export function newPiece(shop: Pick<Shop, 'settings'>, stock: Stock): { length: number; width: number | null } {
+  const { ends, edges } = trimOf(shop, stock)
+  const length = stock.length ?? shop.settings.longestBoard
+  return {
+    length: Math.max(LEAST_LEFT, length - 2 * ends),
+    width: stock.width === null ? null : Math.max(LEAST_LEFT, stock.width - 2 * edges),
+  }
+}
+
 /**
  * The pieces that parts of a kind of stock are cut from: one as it is bought, then the offcuts that do instead of it.
  * @param widest the width of a piece of which none is told, mm
@@ -38,7 +65,8 @@ export function piecesOf(shop: Shop, stock: Stock, widest: number): StockPiece[]
       Math.abs(o.thickness - stock.thickness) <= SAME_THICKNESS &&
       isRound(o.form) === round,
   )
-  const bought = { length: stock.length ?? shop.settings.longestBoard, width: width(stock.width), offcut: null, sound: null } // prettier-ignore
+  const whole = newPiece(shop, stock)
+  const bought = { length: whole.length, width: width(whole.width), offcut: null, sound: null }
   return [bought, ...offcuts.flatMap((o) => soundPieces(shop, o, width(o.width)))]
 }
 

@@ -258,6 +258,8 @@ export const SETTINGS = {
     'What is left of a board, sheet or rod and shorter than this is firewood.',
   ),
   leastOffcutWidth: length('Limits', 'and from, width', 40, [5, 1000], 'The same across; rods have none.'),
+  trimEnds: length('Limits', 'Cut off each end of new stock', 0, [0, 200], 'What is split, dirty or out of square is cut off before anything is measured; nought uses all of it.'), // prettier-ignore
+  trimEdges: length('Limits', 'Cut off each edge of a new sheet', 0, [0, 100], 'Edges and corners that got knocked; nought uses all of it.'), // prettier-ignore
   longestBoard: length('Limits', 'Longest board', 2400, [100, 20000], 'The longest you can buy, carry and cut.'),
   ...HANGING_SETTINGS,
   ...MAGNET_SETTINGS,

@@ -1,10 +1,10 @@
 <script setup lang="ts">
 import { computed, ref } from 'vue'
-import { cutWords, thenText } from '#core/bench/cut-words'
+import { cutWords, thenText, trimWords } from '#core/bench/cut-words'
 import { keptOf } from '#core/cutting/bin'
 import type { Cut } from '#core/cutting/cuts'
 import type { CutPlacement } from '#core/cutting/instance'
-import { drawnWidth, type SheetCuts } from '#core/cutting/sheets-used'
+import { lyingSize, wholeSize, type SheetCuts } from '#core/cutting/sheets-used'
 import { formatPlaces } from '#core/shop/places'
 import { counted } from '~/composables/counted'
 import { useFormat } from '~/composables/useFormat'
@@ -27,13 +27,17 @@ const cuts = computed(() => props.sheet.cuts)
 /** Settings of fence and stop that differ. */
 const settings = computed(() => new Set(cuts.value.map((c) => `${c.direction} ${bare(c.fence)}`)).size)
 const names = computed(() => props.sheet.job.names)
-const wide = computed(() => drawnWidth(props.sheet))
+const wide = computed(() => lies.value.width)
+/** As it comes, and once its first end and edge are trimmed. */
+const comes = computed(() => wholeSize(props.sheet))
+const lies = computed(() => lyingSize(props.sheet))
+const trimmed = computed(() => trimWords(props.sheet, records.shop!))
 /** Not all places that are kept clear go over the whole width. */
 const isPartAcross = computed(() => props.sheet.noGo.some((p) => p.high < Infinity))
 /** What is left and worth keeping. */
 type Kept = ReturnType<typeof keptOf>[number]
 const kept = computed(() => keptOf(props.sheet, records.shop!))
-const size = computed(() => ({ w: stock.value.length * props.scale, h: Math.max(10, wide.value * props.scale) }))
+const size = computed(() => ({ w: lies.value.length * props.scale, h: Math.max(10, wide.value * props.scale) }))
 const px = (mm: number) => mm * props.scale
 const high = (p: CutPlacement) => (p.width ? px(p.width) : size.value.h)
 /** The cuts in words. */
@@ -77,7 +81,7 @@ const numberAt = ({ from, to }: Cut) => ({ x: px((from.x + to.x) / 2), y: px((fr
     <figcaption>
       <strong>{{ sheet.name }}</strong>
       <span class="quiet">
-        {{ length(stock.length) }}<template v-if="stock.width"> × {{ length(stock.width) }}</template
+        {{ length(comes.length) }}<template v-if="stock.width"> × {{ length(comes.width) }}</template
         ><template v-if="stock.isOffcut">, from the bin</template>
       </span>
     </figcaption>
@@ -153,6 +157,7 @@ const numberAt = ({ from, to }: Cut) => ({ x: px((from.x + to.x) / 2), y: px((fr
           >, {{ settings }} settings of the saw</template
         >
       </summary>
+      <p v-if="trimmed" class="small trimmed">{{ trimmed }}</p>
       <ol>
         <li v-for="cut in said" :key="cut.number">
           {{ cut.set }} <b>{{ cut.at }}</b><span v-if="cut.again" class="quiet">, as it stands</span>{{ thenText(cut) }}

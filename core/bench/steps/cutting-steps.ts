@@ -1,12 +1,12 @@
 import { PAIR } from '../../cutting/from-holders'
-import { drawnWidth, type SheetCuts } from '../../cutting/sheets-used'
+import { wholeSize, type SheetCuts } from '../../cutting/sheets-used'
 import type { HolderModel } from '../../model/model'
 import { SHORTEST_RIP } from '../../shop/held-safely'
 import { isEnough, mayTurn } from '../../shop/pieces-of-stock'
 import { formatPlaces } from '../../shop/places'
 import type { Shop } from '../../shop/shop'
 import { formatExact, formatLength } from '../../units/format-length'
-import { cutWords, thenText } from '../cut-words'
+import { cutWords, thenText, trimWords } from '../cut-words'
 import { cutOf } from './features'
 import { sawnCuts } from './cut-saws'
 import { guideOf, sawFor } from './machines'
@@ -124,7 +124,9 @@ function fromSheets(shop: Shop, alike: readonly Planned[], holder: string): Step
   }))
   const words = sheets.map((s) => cutWords(s, shop))
   const says = words[0]!.map((cut, i) => `${cut.number}. ${cut.set} ${cut.at}${thenText({ ...cut, gives: words.flatMap((w) => w[i]!.gives) })}`) // prettier-ignore
-  const size = `${formatLength(stock.length, shop)}${stock.width ? ` × ${formatLength(drawnWidth(sheet), shop)}` : ''}`
+  const comes = wholeSize(sheet)
+  const size = `${formatLength(comes.length, shop)}${stock.width ? ` × ${formatLength(comes.width, shop)}` : ''}`
+  const trimmed = trimWords(sheet, shop)
   const name = count > 1 ? `${count} × ${job.stock.name}` : sheet.offcut === null ? sheet.name : `‘${sheet.name}’`
   const keep = `Keep clear of ${formatPlaces(sheet.noGo, (mm) => formatLength(mm, shop))} from its datum end and lower edge: mark it first; nails out or away from the blade.`
   return step({
@@ -139,6 +141,7 @@ function fromSheets(shop: Shop, alike: readonly Planned[], holder: string): Step
     ],
     says: [
       ...(sheet.noGo.length > 0 ? [keep] : []),
+      ...(trimmed ? [trimmed] : []),
       ...(cuts.length > 0 && count > 1
         ? [`${count > 2 ? `All ${count}` : 'Both'} alike: each setting for all of them before the next.`]
         : []),

@@ -1,5 +1,5 @@
 import { PAIR } from '../../cutting/from-holders'
-import { drawnWidth, type SheetCuts } from '../../cutting/sheets-used'
+import { drawnWidth, wholeSize, type SheetCuts } from '../../cutting/sheets-used'
 import { flipped, outlineBounds, polygon, rectangle } from '../../geometry/outline'
 import { seenSheet } from '../seen-sheet'
 import { formatLength, type LengthFormat } from '../../units/format-length'
@@ -12,6 +12,7 @@ const LETTER = { high: 1 / 40, wide: 1 / 66 }
 /** A piece of stock with what lies in it by its name, and its cuts by their numbers. @param count of alike ones */
 export function cutUp(sheet: SheetCuts, s: Step, format: LengthFormat, count = 1): CardDrawing {
   const wide = drawnWidth(sheet)
+  const comes = wholeSize(sheet)
   const { length, corners } = seenSheet(sheet)
   const whole = polygon(corners)
   // x along, y down from the edge that lies at the fence
@@ -32,7 +33,7 @@ export function cutUp(sheet: SheetCuts, s: Step, format: LengthFormat, count = 1
     return { at: { x: (a.x + b.x) / 2, y: -(a.y + b.y) / 2 }, text: String(c.number), upright: false }
   })
   const lines = sheet.cuts.map((c) => ({ ink: 'mark' as const, from: { x: c.from.x, y: -c.from.y }, to: { x: c.to.x, y: -c.to.y } })) // prettier-ignore
-  const size = `${formatLength(sheet.stock.length, format)} × ${formatLength(wide, format)}`
+  const size = `${formatLength(comes.length, format)} × ${formatLength(comes.width, format)}`
   return {
     title: count > 1 ? `${count} × ${sheet.job.stock.name}, each ${size}` : `${sheet.name}, ${size}`,
     bounds: outlineBounds(flipped(whole)),

@@ -1,6 +1,6 @@
-import { cutWords, thenText } from '../../bench/cut-words'
+import { cutWords, thenText, trimWords } from '../../bench/cut-words'
 import { seenSheet, type SeenSheet } from '../../bench/seen-sheet'
-import { drawnWidth, type SheetCuts } from '../../cutting/sheets-used'
+import { drawnWidth, lyingSize, wholeSize, type SheetCuts } from '../../cutting/sheets-used'
 import { polygon, rectangle } from '../../geometry/outline'
 import { formatPlaces } from '../../shop/places'
 import type { Shop } from '../../shop/shop'
@@ -17,15 +17,18 @@ const DISC = 1.9
 
 /** A piece of stock to scale with what lies in it and its cuts by their numbers, then the cuts in words. */
 export function cutSheet(flow: Flow, sheet: SheetCuts, shop: Shop): void {
-  const wide = drawnWidth(sheet)
+  const { width: lying } = lyingSize(sheet)
   const { stock, noGo } = sheet
   const length = (mm: number): string => formatLength(mm, shop)
-  const size = `${length(stock.length)}${stock.width ? ` × ${length(stock.width)}` : ''}`
+  const comes = wholeSize(sheet)
+  const size = `${length(comes.length)}${stock.width ? ` × ${length(comes.width)}` : ''}`
+  const trimmed = trimWords(sheet, shop)
   const clear = noGo.length > 0 ? `; dark: kept clear ${formatPlaces(noGo, length)}` : ''
   const title = `${sheet.name}: ${size}${stock.isOffcut ? ', from the bin' : ''}${clear}`
   const seen = seenSheet(sheet)
-  const bounds = { minX: 0, minY: -wide, maxX: seen.length, maxY: 0 }
-  flow.drawing(bounds, (scale) => sheetInk(sheet, seen, wide, scale), 60, CLEAR, title)
+  const bounds = { minX: 0, minY: -lying, maxX: seen.length, maxY: 0 }
+  flow.drawing(bounds, (scale) => sheetInk(sheet, seen, drawnWidth(sheet), scale), 60, CLEAR, title)
+  if (trimmed) flow.text(trimmed, { size: SMALL, indent: 12 })
   for (const cut of cutWords(sheet, shop)) {
     flow.text(`${cut.number}. ${cut.set} ${cut.at}${thenText(cut)}`, { size: SMALL, indent: 12 })
   }

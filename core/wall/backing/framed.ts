@@ -1,6 +1,7 @@
 import { bradsFor } from '../../forms/fastening/choose-fastener'
 import { plainBoard } from '../../forms/plain-board'
 import type { Board, Fastener, Joint } from '../../model/model'
+import { newPiece } from '../../shop/pieces-of-stock'
 import type { Shop, Stock } from '../../shop/shop'
 import type { Trail } from '../../working/trail'
 import { bearersOf, frameOn } from '../holding'
@@ -28,7 +29,7 @@ export const fitsSheet = ({ width, height }: Framed, { length, width: wide, grai
 export function framed(wall: Wall, shop: Shop, trail: Trail): Made {
   const [sheet, trim] = [sheetStock(shop), stripStock(shop)]
   const frame = frameOn(wall)
-  if (!sheet || !trim || !fitsSheet(frame, sheet)) return NOTHING
+  if (!sheet || !trim || !fitsSheet(frame, { ...sheet, ...newPiece(shop, sheet) })) return NOTHING
   const t = thicknessOf(trail, sheet, 'sheet')
   const panel = panelBoard(trail, wall.id, frame, sheet)
   const edges = mouldings(trail, frame, trim, t)

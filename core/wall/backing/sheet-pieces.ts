@@ -1,4 +1,5 @@
 import { polygon, rectangle, type Outline } from '../../geometry/outline'
+import { newPiece } from '../../shop/pieces-of-stock'
 import type { Shop, Stock } from '../../shop/shop'
 import { bearersOf } from '../holding'
 import { PLUMB, type Thing, type Wall } from '../wall'
@@ -59,8 +60,8 @@ export function seamsOf(wall: Wall, widest: number): { at: number; holds: boolea
 
 /** Every sheet that covers a wall, from the left, from the floor. */
 export function sheetPieces(wall: Wall, shop: Shop, stock: Stock): SheetPiece[] {
-  const long = stock.length ?? shop.settings.longestBoard
-  const wide = stock.width ?? long
+  const { length: long, width } = newPiece(shop, stock)
+  const wide = width ?? long
   const tiers = Array.from({ length: Math.max(1, Math.ceil((wall.height - LEAST_TIER) / long)) }, (_, n) => ({ low: n * long, high: Math.min((n + 1) * long, wall.height) })) // prettier-ignore
   const seams = seamsOf(wall, wide)
   return seams.flatMap((seam, column) => {

@@ -1,6 +1,7 @@
 import { pairRule } from '../../forms/hanging'
 import { plainBoard } from '../../forms/plain-board'
 import type { Board } from '../../model/model'
+import { newPiece } from '../../shop/pieces-of-stock'
 import type { Shop, Stock } from '../../shop/shop'
 import { rippingSaw } from '../../shop/usual-choice'
 import type { Trail } from '../../working/trail'
@@ -47,7 +48,7 @@ export function stripBoards(wall: Wall, shop: Shop, trail: Trail, behind: number
     pairRule,
     `({stripWidth} + {stripThickness} × tan({stripBevel})${blade ? ' − {stripKerf} / cos({stripBevel})' : ''}) / 2`,
   )
-  const pieces = stripPieces(wall, shop, stock.length ?? shop.settings.longestBoard)
+  const pieces = stripPieces(wall, shop, newPiece(shop, stock).length)
   const body = wide - stock.thickness * Math.tan((tilt * Math.PI) / 180)
   const boards = pieces.map((p) => stripBoard(trail, wall, p, stock, wide, tilt, behind))
   return { boards, pieces, body }

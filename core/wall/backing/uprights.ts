@@ -1,5 +1,6 @@
 import { plainBoard } from '../../forms/plain-board'
 import type { Board, Fastener, Joint } from '../../model/model'
+import { newPiece } from '../../shop/pieces-of-stock'
 import type { Shop, Stock } from '../../shop/shop'
 import type { Trail } from '../../working/trail'
 import { bearersOf, rackOn, uprightsOf } from '../holding'
@@ -84,7 +85,7 @@ function ledgersOf(wall: Wall, shop: Shop, trail: Trail, stock: Stock, middles: 
     return freeBetween(wall, low, low + wide, keep)
       .map((s) => ({ from: Math.max(s.from, from), to: Math.min(s.to, to) }))
       .filter((s) => s.to - s.from > wide)
-      .flatMap((s) => joined(s, bearers, stock.length ?? shop.settings.longestBoard))
+      .flatMap((s) => joined(s, bearers, newPiece(shop, stock).length))
       .map((s, i): Ledger => {
         const id = `ledger-${row + 1}-${i + 1}`
         const name = `Ledger ${row + 1}.${i + 1}`

@@ -1,5 +1,6 @@
 import type { Verdict } from '../../checks/verdict'
 import type { HolderModel } from '../../model/model'
+import { newPiece } from '../../shop/pieces-of-stock'
 import type { Shop } from '../../shop/shop'
 import { formatLength } from '../../units/format-length'
 import { frameOn, hangsBy, rackOn, uprightsOf } from '../holding'
@@ -68,7 +69,7 @@ const COVERED: readonly Thing['kind'][] = ['outlet', 'switch', 'window', 'door']
 
 function ofFrame(wall: Wall, shop: Shop, model: HolderModel): Verdict[] {
   const stock = sheetStock(shop)
-  if (wall.holds !== 'framed' || !stock || !fitsSheet(frameOn(wall), stock)) return []
+  if (wall.holds !== 'framed' || !stock || !fitsSheet(frameOn(wall), { ...stock, ...newPiece(shop, stock) })) return []
   const { x, z, width, height } = frameOn(wall)
   const off = x < -1e-6 || x + width > wall.width + 1e-6 || z < -1e-6 || z + height > wall.height + 1e-6
   const over = wall.things.filter((t) => COVERED.includes(t.kind) && t.x < x + width && t.x + t.width > x && t.z < z + height && t.z + t.height > z) // prettier-ignore
