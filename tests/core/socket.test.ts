@@ -13,6 +13,7 @@ import { HolderDto } from '#core/exchange/project/holder.dto'
 import { checkAgainst } from '#core/exchange/project/problems'
 import { boardSvg } from '#core/exchange/svg'
 import { kindOf } from '#core/footprint/kinds'
+import { usualShop } from '#core/shop/usual'
 import { plainTool, SURENESS, type Tool } from '#core/footprint/tool'
 import type { PlanInput } from '#core/forms/form'
 import { openingRows } from '#core/model/model'
@@ -53,6 +54,17 @@ const blockOf = (
 })
 const openings = (d: Design) => d.model!.boards[0]!.openings
 const verdict = (d: Design, id: string) => d.verdicts.find((v) => v.id === id)
+
+it('leaves out what by its figures has nothing that goes in, and says which to measure again', () => {
+  const key = (id: string, longLeg: number) => ({ ...plainTool(id, 'hex-key', `Key ${id}`), sure: 'caliper' as const, measures: { acrossFlats: 8, shortLeg: 30, longLeg } }) // prettier-ignore
+  const tools = [key('a', 4), key('b', 100)]
+  const { model, verdicts } = design({ shop: usualShop(), tools: new Map(tools.map((t) => [t.id, t])), holder: { id: 'h', name: 'H', form: 'socket-block', seats: tools.map((t) => ({ id: t.id, tool: t.id, turn: 0 as const })), choices: {} } }) // prettier-ignore
+  expect(model!.seats.map((s) => s.tool)).toEqual(['b'])
+  const told = verdicts.find((v) => v.says.includes('nothing of it goes into a bore'))!
+  expect(told.says).toMatch(
+    /^Key a is left out: by its figures nothing of it goes into a bore. Measure again: .*long leg/,
+  )
+})
 
 describe('a socket block', () => {
   it('bores each tool its own, a pitch of handles and gap apart', () => {

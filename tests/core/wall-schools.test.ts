@@ -152,8 +152,8 @@ describe('uprights on ledgers', () => {
       expect(working.find((f) => f.id === `upright-${i + 1}:mark`)!.value).toBeCloseTo(p.placement.at.x)
       expect(new Set(model!.joints.filter((j) => j.parts[1] === p.id).map((j) => j.parts[0].slice(0, 8))).size).toBe(3)
     }
-    const lows = ledgerHeights(up.rack!, 70)
-    expect(lows).toEqual([700, 1265, 1830])
+    const lows = ledgerHeights(up.rack!, 65)
+    expect(lows).toEqual([700, 1267.5, 1835])
     expect(new Set(model!.boards.filter((b) => b.role === 'rail').map((b) => b.placement.at.z))).toEqual(new Set(lows))
   })
 

@@ -1,5 +1,6 @@
 import { boredBy, bitToBuy, chooseBit, neededOpening } from '../../fit/bore'
 import { boreRule, doubtRule, neededRule, sawnRule } from '../../fit/rules'
+import { kindOf } from '../../footprint/kinds'
 import type { Measured, ShankEnvelope } from '../../footprint/kind'
 import type { Tool } from '../../footprint/tool'
 import type { SeatOrder } from '../../model/holder'
@@ -81,12 +82,28 @@ export function sockets(input: PlanInput, trail: Trail, block: number): { socket
 
 const NO_SHANK = 'has no shank to stand on: a socket block can’t hold it.'
 
+/** What goes in by less stands in nothing, mm. */
+const LEAST_IN = 1
+
+/** Figures that contradict each other leave nothing that could stand in a bore. */
+function nothingIn(order: SeatOrder, tool: Tool, fields: string[]): Refusal {
+  const labels = fields.map(
+    (key) =>
+      kindOf(tool.kind)!
+        .fields.find((f) => f.key === key)
+        ?.label.toLowerCase() ?? key,
+  )
+  const says = `${tool.name} is left out: by its figures nothing of it goes into a bore. Measure again: ${labels.join(', ')}.`
+  return { id: `nothing in:${order.id}`, says, tool: tool.id, fields, seats: [order.id] }
+}
+
 const thickest = (all: readonly Standing[]): Standing => all.reduce((a, b) => (b.needed > a.needed ? b : a))
 
 function stand(input: PlanInput, trail: Trail, order: SeatOrder, place: number): Standing | Refusal {
   const found = seatTool(input, order, (kind, tool, turn) => kind.shank?.(tool, turn), NO_SHANK)
   if ('says' in found) return found
   const { tool, envelope } = found
+  if (envelope.length.value < LEAST_IN) return nothingIn(order, tool, Object.keys(envelope.length.moves))
   const put = (name: string, label: string, m: Measured) =>
     measuredFigure(trail, order, tool, name, `${label} of ${place}`, m, extentRule)
   const across = put('across', 'Shank across', envelope.across)
