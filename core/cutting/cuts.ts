@@ -1,7 +1,7 @@
 import { SAME, type CutPlacement } from './instance'
-import { NOT_HELD, type HeldSafely } from '../shop/held-safely'
+import type { HeldSafely } from '../shop/held-safely'
 import { beginning, ending, farOf, isFull, nearOf, type Region } from './region'
-import { largeRest, restFrom } from './rest-first'
+import { largeRest, NOT_HELD, restFrom } from './rest-first'
 import { first, last, strips, type Direction } from './strips'
 
 /** One cut from edge to edge of the piece that is on the saw, in the order of cutting; mm from the stock's corner. */

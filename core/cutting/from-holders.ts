@@ -1,11 +1,12 @@
 import { pipePair } from '../fit/pipe'
 import type { Board, HolderModel, Rod } from '../model/model'
 import { layersLeft } from '../model/work'
-import { heldSafely, NOT_HELD, type HeldSafely } from '../shop/held-safely'
+import { heldSafely, type HeldSafely } from '../shop/held-safely'
 import type { Shop, Stock } from '../shop/shop'
 import { isRound, kerfOf, mayTurn, newPiece, piecesOf, trimOf, type Trim } from '../shop/pieces-of-stock'
 import { rippingSaw } from '../shop/usual-choice'
 import type { SoundPart } from '../shop/sound-parts'
+import { NOT_HELD } from './rest-first'
 import { SAME } from './instance'
 import type { CutInstance, CutPart, CutStock } from './instance'
 

@@ -3,6 +3,9 @@ import { SAME, type CutPlacement } from './instance'
 import { farOf, isFull, nearOf, type Region } from './region'
 import { first, last, type Direction } from './strips'
 
+/** Nothing has to stay for the saw’s sake. */
+export const NOT_HELD: HeldSafely = { shortest: 0, always: false }
+
 /** From this part of a region on, what is left of it is cut off first and stays in one piece. */
 const LARGE_REST = 0.25
 

@@ -22,11 +22,9 @@ export interface HeldSafely {
   always: boolean
 }
 
-export const NOT_HELD: HeldSafely = { shortest: 0, always: false }
-
 /** How long what a shop rips has to stay. */
 export function heldSafely(shop: Pick<Shop, 'saws'>): HeldSafely {
   const saw = rippingSaw(shop)
-  if (!saw || !THROW_BACK.has(saw.kind)) return NOT_HELD
+  if (!saw || !THROW_BACK.has(saw.kind)) return { shortest: 0, always: false }
   return { shortest: SHORTEST_RIP, always: !shop.saws.some((s) => s.kind === 'band saw' && !s.toBuy) }
 }
