@@ -2,7 +2,7 @@ import type { Row } from '../shop/lists'
 import { placesText, type Place } from '../shop/places'
 import type { Shop } from '../shop/shop'
 import { leftoversOf, type Leftover } from './cuts'
-import { drawnWidth, type SheetCuts } from './sheets-used'
+import { drawnWidth, lyingSize, type SheetCuts } from './sheets-used'
 
 /** What is left of a piece of stock and large enough to be kept; none of stock that is bought by the length. mm */
 export function keptOf(sheet: SheetCuts, { settings }: Pick<Shop, 'settings'>): Leftover[] {
@@ -10,10 +10,11 @@ export function keptOf(sheet: SheetCuts, { settings }: Pick<Shop, 'settings'>): 
   if (offcut === null && job.stock.length === null) return []
   const wide = drawnWidth(sheet)
   const round = job.instance.kind === '1d'
+  const lies = lyingSize(sheet)
   const full = placements.map((p) => (p.width ? p : { ...p, width: wide }))
-  return leftoversOf(stock.length, wide, full, job.instance.kerf, job.held).filter(
-    (l) => l.length >= settings.leastOffcut && (round || l.width >= settings.leastOffcutWidth),
-  )
+  // by the cuts that are made; what is over at the far end and edge is on it yet, and is not kept
+  const left = leftoversOf(lies.length, lies.width, full, job.instance.kerf, job.held).map((l): Leftover => ({ ...l, length: Math.min(l.length, stock.length - l.x), width: Math.min(l.width, wide - l.y) })) // prettier-ignore
+  return left.filter((l) => l.length >= settings.leastOffcut && (round || l.width >= settings.leastOffcutWidth))
 }
 
 /**

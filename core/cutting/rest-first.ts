@@ -17,7 +17,7 @@ export function largeRest(region: Region, placed: readonly CutPlacement[]): Dire
 }
 
 /** A blank that is parted yet is so much longer: else the last of its pieces would be what the kerfs of all others leave; mm. */
-export const ROUGH = 5
+const ROUGH = 5
 
 /**
  * Where a rest is cut off: behind the pieces, roughly where they are parted yet, or further on where they are ripped yet and

@@ -22,9 +22,12 @@ export interface HeldSafely {
   always: boolean
 }
 
+/** The same as a shop says and sets it: a foot where it measures in inches; mm. */
+export const shortestRip = ({ unit }: Pick<Shop, 'unit'>): number => (unit === 'in' ? 304.8 : SHORTEST_RIP)
+
 /** How long what a shop rips has to stay. */
-export function heldSafely(shop: Pick<Shop, 'saws'>): HeldSafely {
+export function heldSafely(shop: Pick<Shop, 'saws' | 'unit'>): HeldSafely {
   const saw = rippingSaw(shop)
   if (!saw || !THROW_BACK.has(saw.kind)) return { shortest: 0, always: false }
-  return { shortest: SHORTEST_RIP, always: !shop.saws.some((s) => s.kind === 'band saw' && !s.toBuy) }
+  return { shortest: shortestRip(shop), always: !shop.saws.some((s) => s.kind === 'band saw' && !s.toBuy) }
 }

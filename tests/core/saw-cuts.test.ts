@@ -119,11 +119,13 @@ describe('what is ripped', () => {
   })
 
   it('is cut to length at once in a shop that rips by hand', () => {
-    const having = (...kinds: string[]) => heldSafely({ saws: saws.filter((s) => kinds.includes(s.kind)) })
+    const having = (...kinds: string[]) => heldSafely({ unit: 'mm', saws: saws.filter((s) => kinds.includes(s.kind)) })
     expect(having('table saw', 'band saw')).toEqual({ shortest: 300, always: false })
     expect(having('track saw', 'jigsaw')).toEqual({ shortest: 300, always: true })
     expect(having('handsaw', 'jigsaw')).toEqual(NOT_HELD)
     expect(having()).toEqual(NOT_HELD)
+    // a foot in a shop of inches
+    expect(heldSafely({ unit: 'in', saws }).shortest).toBe(304.8)
   })
 })
 

@@ -4,6 +4,7 @@ import { seenSheet } from '#core/bench/seen-sheet'
 import { benchSteps } from '#core/bench/steps/steps'
 import { design } from '#core/choose/design'
 import { cutUp, keptOf } from '#core/cutting/bin'
+import { cutsOf } from '#core/cutting/cuts'
 import { quickCuts, quickPlan } from '#core/cutting/quick-cuts'
 import { lyingSize, wholeSize } from '#core/cutting/sheets-used'
 import { filledRow, type Row } from '#core/shop/lists'
@@ -83,6 +84,19 @@ describe('what is cut off new stock', () => {
     expect(wholeSize(again)).toEqual({ length: 900, width: 200 })
     expect(lyingSize(again)).toEqual({ length: 900, width: 200 })
     expect(trimWords(again, shop)).toBeNull()
+  })
+
+  it('leaves in the bin what the cuts leave, of a piece as wide as what is left of the sheet too', () => {
+    const long = { ...sheet, length: 2400 }
+    const { shop, cuts } = planned(long)
+    const s = cuts[0]!
+    const wide = { ...s, placements: [{ ...s.placements[0]!, x: 0, y: 0, length: 168, width: 190 }], job: { ...s.job, held: { shortest: 300, always: true } } } // prettier-ignore
+    const lies = lyingSize(wide)
+    const made = { ...wide, cuts: cutsOf(lies.length, lies.width, wide.placements, 2, wide.job.held) }
+    const kerf = { ...made, job: { ...made.job, instance: { ...made.job.instance, kerf: 2 } } }
+    // it is ripped to lose its other edge, so that the blank stays 300 long
+    expect(made.cuts[0]).toMatchObject({ direction: 'cross', fence: 300 })
+    expect(keptOf(kerf, shop)).toContainEqual({ x: 302, y: 0, length: 2400 - 24 - 302, width: 190 })
   })
 
   it('counts where a part is too long for what is left, and shows its working', () => {

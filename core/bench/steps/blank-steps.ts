@@ -1,9 +1,10 @@
 import type { Board } from '../../model/model'
-import { ripsSafely, SHORTEST_RIP } from '../../shop/held-safely'
+import { ripsSafely, SHORTEST_RIP, shortestRip } from '../../shop/held-safely'
 import type { Row } from '../../shop/lists'
+import type { Shop } from '../../shop/shop'
 import { usualGlue } from '../../shop/usual-choice'
 import { formatAngle } from '../../units/angle'
-import { formatLength, type LengthFormat } from '../../units/format-length'
+import { formatLength } from '../../units/format-length'
 import { EDGES } from '../marks'
 import { NO_SAW } from './cutting-steps'
 import { bevelOf, cutOf, layersOf } from './features'
@@ -11,7 +12,7 @@ import { sawFor } from './machines'
 import { narrowRips } from './sawing-cautions'
 import { step, wants, type Bench, type Step } from './step'
 import { MINUTES } from './times'
-import { theName, theNames } from './words'
+import { theName, theNames, upper } from './words'
 
 /** Boards with the same bevel on the same width and thickness: one set-up of the saw. */
 function alikeBevels(boards: readonly Board[]): Board[][] {
@@ -28,14 +29,12 @@ function tilted(saw: Row<'saws'> | null, tilt: string, wide: string): string[] {
   const comes = `the wide face comes out at ${wide}.`
   if (saw?.kind === 'track saw' || saw?.kind === 'circular saw') return [`Tilt the saw to ${tilt} and set its guide by a test cut: ${comes}`] // prettier-ignore
   if (saw?.kind === 'jigsaw') return [`Tilt its base to ${tilt} and lead it along a straight edge that is clamped on, slowly, for the blade wanders; then plane to the line: ${comes}`] // prettier-ignore
-  const side = 'he fence goes on the side that the blade leans away from.'
-  return [
-    `Tilt the blade to ${tilt} and set the fence by a test cut: ${comes}`,
-    saw?.tiltsTo && saw.tiltsTo !== 'either side' ? `${saw.name} tilts to the ${saw.tiltsTo}: t${side}` : `T${side}`,
-  ]
+  const side = 'the fence goes on the side that the blade leans away from.'
+  const leans = saw?.tiltsTo && saw.tiltsTo !== 'either side' ? `${saw.name} tilts to the ${saw.tiltsTo}: ${side}` : upper(side) // prettier-ignore
+  return [`Tilt the blade to ${tilt} and set the fence by a test cut: ${comes}`, leans]
 }
 
-const tooShort = (shop: LengthFormat): string => `Nothing shorter than ${formatLength(SHORTEST_RIP, shop, 'up')} is held safely at this saw: rip the bevel along a longer piece, and cut it to length afterwards.` // prettier-ignore
+const tooShort = (shop: Shop): string => `Nothing shorter than ${formatLength(shortestRip(shop), shop)} is held safely at this saw: rip the bevel along a longer piece, and cut it to length afterwards.` // prettier-ignore
 
 /** Strips ripped at their bevel, and layers glued up. */
 export function blankSteps({ model, shop }: Bench): Step[] {

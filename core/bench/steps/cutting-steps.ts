@@ -1,7 +1,7 @@
 import { PAIR } from '../../cutting/from-holders'
 import { wholeSize, type SheetCuts } from '../../cutting/sheets-used'
 import type { HolderModel } from '../../model/model'
-import { SHORTEST_RIP } from '../../shop/held-safely'
+import { SHORTEST_RIP, shortestRip } from '../../shop/held-safely'
 import { isEnough, mayTurn } from '../../shop/pieces-of-stock'
 import { formatPlaces } from '../../shop/places'
 import type { Shop } from '../../shop/shop'
@@ -156,7 +156,7 @@ function fromSheets(shop: Shop, alike: readonly Planned[], holder: string): Step
   })
 }
 
-const tooShort = (cuts: readonly string[], shop: Shop): string => `Nothing shorter than ${formatLength(SHORTEST_RIP, shop, 'up')} is held safely at the saws there are: make ${cuts.length > 1 ? 'cuts' : 'cut'} ${listed(cuts)} along a longer piece, before it is cut to length, or by hand.` // prettier-ignore
+const tooShort = (cuts: readonly string[], shop: Shop): string => `Nothing shorter than ${formatLength(shortestRip(shop), shop)} is held safely at the saws there are: make ${cuts.length > 1 ? 'cuts' : 'cut'} ${listed(cuts)} along a longer piece, before it is cut to length, or by hand.` // prettier-ignore
 
 /** The pieces of one holder that pieces of stock give, equal ones together. */
 function comesOut(sheets: readonly SheetCuts[], holder: string, shop: Shop): string {
